@@ -1,0 +1,119 @@
+namespace IronLoop.Core.Fitting;
+
+/// <summary>
+/// Half of the way round under the wrist: from a head pivot straight down to where its lower tangent touches the
+/// offset ellipse, then along the offset ellipse to its lowest point (fit model, section 1). Everything that is
+/// needed length, ease or drawing rests on this one path. Millimetres and radians.
+/// </summary>
+public readonly record struct HalfLoop
+{
+    private HalfLoop(WristSection wrist, DrawnPoint pivot, double offset, double touch)
+    {
+        Wrist = wrist;
+        Pivot = pivot;
+        Offset = offset;
+        Touch = touch;
+        Straight = pivot.To(wrist.OffsetPoint(touch, offset));
+        Arc = wrist.OffsetArc(-Math.PI / 2, touch, offset);
+    }
+
+    /// <summary>The wrist it runs under.</summary>
+    public WristSection Wrist { get; }
+
+    /// <summary>Where it begins: the head pivot on the 6 side; the 12 side is its mirror image.</summary>
+    public DrawnPoint Pivot { get; }
+
+    /// <summary>How far outside the skin the path runs.</summary>
+    public double Offset { get; }
+
+    /// <summary>Normal direction of the point where the straight part touches the offset ellipse.</summary>
+    public double Touch { get; }
+
+    /// <summary>Length of the straight part.</summary>
+    public double Straight { get; }
+
+    /// <summary>Length of the part that follows the offset ellipse.</summary>
+    public double Arc { get; }
+
+    /// <summary>Whole length from the pivot to the lowest point.</summary>
+    public double Length => Straight + Arc;
+
+    /// <summary>Finds the path.</summary>
+    /// <param name="wrist">The wrist.</param>
+    /// <param name="pivot">The head pivot; its X is 0 or above.</param>
+    /// <param name="offset">How far outside the skin the path runs.</param>
+    /// <returns>The path, or null when the pivot lies inside the offset ellipse and the model does not hold.</returns>
+    public static HalfLoop? Find(WristSection wrist, DrawnPoint pivot, double offset)
+    {
+        // How far the pivot stands outside the tangent with this normal: positive exactly between the two normals
+        // of the tangents through the pivot, so the lower tangent is the lower end of one interval.
+        double Outside(double angle)
+        {
+            var (sin, cos) = Math.SinCos(angle);
+            return pivot.X * cos + pivot.Y * sin - wrist.Support(angle) - offset;
+        }
+
+        const double lowest = -Math.PI / 2;
+        const int looks = 180;
+        var best = lowest;
+        for (var i = 1; i <= looks; i++)
+        {
+            var angle = lowest + Math.PI * i / looks;
+            if (Outside(angle) > Outside(best))
+                best = angle;
+        }
+        best = Highest(Outside, Math.Max(lowest, best - Math.PI / looks), Math.Min(-lowest, best + Math.PI / looks));
+        if (Outside(best) < -1e-9)
+            return null;
+
+        var (below, above) = (lowest, best);
+        for (var i = 0; i < 60; i++)
+        {
+            var middle = (below + above) / 2;
+            if (Outside(middle) < 0)
+                below = middle;
+            else
+                above = middle;
+        }
+        return new HalfLoop(wrist, pivot, offset, above);
+    }
+
+    /// <summary>The point at a distance along the path, from the pivot at 0 to the lowest point at <see cref="Length"/>.</summary>
+    public DrawnPoint At(double distance)
+    {
+        var touch = Wrist.OffsetPoint(Touch, Offset);
+        if (distance <= Straight)
+        {
+            var share = Straight == 0 ? 0 : distance / Straight;
+            return new DrawnPoint(Pivot.X + (touch.X - Pivot.X) * share, Pivot.Y + (touch.Y - Pivot.Y) * share);
+        }
+        // The arc's length grows steadily with the angle, so halving finds the angle of a length.
+        var fromLowest = Math.Max(0, Length - distance);
+        var (below, above) = (-Math.PI / 2, Touch);
+        for (var i = 0; i < 30; i++)
+        {
+            var middle = (below + above) / 2;
+            if (Wrist.OffsetArc(-Math.PI / 2, middle, Offset) < fromLowest)
+                below = middle;
+            else
+                above = middle;
+        }
+        return Wrist.OffsetPoint(below, Offset);
+    }
+
+    /// <summary>Golden-section search for the highest point of a function with one hump.</summary>
+    private static double Highest(Func<double, double> f, double low, double high)
+    {
+        const double ratio = 0.6180339887498949;
+        for (var i = 0; i < 50; i++)
+        {
+            var left = high - ratio * (high - low);
+            var right = low + ratio * (high - low);
+            if (f(left) < f(right))
+                low = left;
+            else
+                high = right;
+        }
+        return (low + high) / 2;
+    }
+}

@@ -1,0 +1,85 @@
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Fitting;
+
+/// <summary>
+/// The wrist where the watch is worn, as an ellipse lying on its wide side (fit model, section 1).
+/// All figures in millimetres; angles in radians, measured as the direction of the outward normal.
+/// </summary>
+/// <param name="HalfWidth">Half axis across the wrist, a.</param>
+/// <param name="HalfDepth">Half axis through the wrist, b.</param>
+public readonly record struct WristSection(double HalfWidth, double HalfDepth)
+{
+    /// <summary>The wrist of a tape reading: half axes with a = k·b and a perimeter of exactly the reading.</summary>
+    /// <param name="circumference">Tape reading in millimetres, snug; above 0.</param>
+    /// <param name="aspect">Width over depth, k; at least a little above 0.</param>
+    public static WristSection FromTape(double circumference, double aspect)
+    {
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(circumference);
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(aspect);
+        var halfDepth = circumference / Perimeter(aspect, 1.0);
+        return new WristSection(aspect * halfDepth, halfDepth);
+    }
+
+    /// <summary>
+    /// Perimeter of an ellipse by the arithmetic-geometric mean, which converges quadratically: six rounds
+    /// reach the last bit. Formulas that merely approximate are not precise enough for flat wrists.
+    /// </summary>
+    public static double Perimeter(double halfWidth, double halfDepth)
+    {
+        var (x, y) = (halfWidth, halfDepth);
+        var sum = (halfWidth * halfWidth + halfDepth * halfDepth) / 2;
+        for (var weight = 0.25; Math.Abs(x - y) > 1e-15 * x && weight < 1e3; weight *= 2)
+        {
+            sum -= weight * (x - y) * (x - y);
+            (x, y) = ((x + y) / 2, Math.Sqrt(x * y));
+        }
+        return 2 * Math.PI * sum / ((x + y) / 2);
+    }
+
+    /// <summary>Distance from the centre to the tangent whose outward normal points along the angle.</summary>
+    public double Support(double angle)
+    {
+        var (sin, cos) = Math.SinCos(angle);
+        return Math.Sqrt(HalfWidth * HalfWidth * cos * cos + HalfDepth * HalfDepth * sin * sin);
+    }
+
+    /// <summary>The point, offset outward, where the outward normal points along the angle.</summary>
+    public DrawnPoint OffsetPoint(double angle, double offset)
+    {
+        var (sin, cos) = Math.SinCos(angle);
+        var support = Support(angle);
+        return new DrawnPoint(
+            HalfWidth * HalfWidth * cos / support + offset * cos,
+            HalfDepth * HalfDepth * sin / support + offset * sin);
+    }
+
+    /// <summary>
+    /// Length of the offset ellipse between two normal directions: the ellipse's own arc plus offset × turn.
+    /// The radius of curvature at a normal direction is a²b²/support³, integrated by Simpson's rule, whose error
+    /// on this smooth curve is far below a nanometre at 256 panels.
+    /// </summary>
+    public double OffsetArc(double from, double to, double offset)
+    {
+        const int panels = 256;
+        var square = HalfWidth * HalfWidth * HalfDepth * HalfDepth;
+        var width = (to - from) / panels;
+        var sum = 0.0;
+        for (var i = 0; i <= panels; i++)
+        {
+            var support = Support(from + i * width);
+            var weight = i is 0 or panels ? 1 : i % 2 == 1 ? 4 : 2;
+            sum += weight * square / (support * support * support);
+        }
+        return sum * width / 3 + offset * (to - from);
+    }
+}
+
+/// <summary>A point of the drawing in millimetres: x to the 6 side, y upward, the wrist's centre at nought.</summary>
+/// <param name="X">Across the wrist, positive toward the 6 side.</param>
+/// <param name="Y">Upward, toward the head.</param>
+public readonly record struct DrawnPoint(double X, double Y)
+{
+    /// <summary>Straight distance to another point.</summary>
+    public double To(DrawnPoint other) => Math.Sqrt((X - other.X) * (X - other.X) + (Y - other.Y) * (Y - other.Y));
+}

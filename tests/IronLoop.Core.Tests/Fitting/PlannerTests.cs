@@ -1,0 +1,134 @@
+using System.Text.Json;
+using CsCheck;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Tests.Fitting;
+
+public class PlannerTests
+{
+    public static TheoryData<string> WorkedPlans => [.. Cases.Open("plan.json").GetProperty("cases").EnumerateArray().Select(c => c.GetRawText())];
+
+    [Theory]
+    [MemberData(nameof(WorkedPlans))]
+    public void Agrees_with_the_worked_plans_to_the_micrometre(string json)
+    {
+        var worked = JsonDocument.Parse(json).RootElement;
+        var expected = worked.GetProperty("expected");
+        var plan = Planner.Recommend(Cases.PlanRequest(worked.GetProperty("request")));
+
+        Counts(expected.GetProperty("twelve")).ShouldBe(NotNought(plan.Twelve));
+        Counts(expected.GetProperty("six")).ShouldBe(NotNought(plan.Six));
+        plan.Position.ShouldBe(expected.GetProperty("position").GetInt32());
+        plan.Figures.Length.Millimetres.ShouldBe(expected.GetProperty("lengthMm").GetDecimal());
+        plan.Figures.OffCentreMillimetres.ShouldBe(expected.GetProperty("offCentreMm").GetDecimal());
+        plan.Figures.Misfit.Millimetres.ShouldBe(expected.GetProperty("misfitMm").GetDecimal());
+        plan.Figures.TroubleMillimetres.ShouldBe(expected.GetProperty("troubleMm").GetDecimal());
+        plan.Figures.WanderMillimetres.ShouldBe(expected.GetProperty("wanderMm").GetDecimal());
+        plan.Figures.Shortfall.Millimetres.ShouldBe(expected.GetProperty("shortfallMm").GetDecimal());
+        plan.Figures.LinksMoved.ShouldBe(expected.GetProperty("linksMoved").GetInt32());
+        plan.Figures.Tighter.Millimetres.ShouldBe(expected.GetProperty("tighterMm").GetDecimal());
+        plan.Figures.Looser.Millimetres.ShouldBe(expected.GetProperty("looserMm").GetDecimal());
+    }
+
+    [Fact]
+    public void Answers_the_same_as_trying_every_combination() =>
+        RandomRequests.Small.Sample(
+            request =>
+            {
+                var every = EveryArrangement.InOrder(request);
+                var answer = Planner.Answer(request);
+                Same(answer.Recommended, every[0]);
+
+                var unbeaten = every.Where(t => !every.Any(o => o.Beats(t))).Skip(1).Take(Planner.MostAlternatives).ToList();
+                answer.Alternatives.Count.ShouldBe(unbeaten.Count);
+                for (var i = 0; i < unbeaten.Count; i++)
+                    Same(answer.Alternatives[i], unbeaten[i]);
+
+                var lengths = every.Where(t => t.Wander == 0).Select(t => t.Length).Distinct().Order().ToList();
+                answer.Reach.Lengths.Select(l => l.Length.Millimetres).ShouldBe(lengths);
+            },
+            iter: 2_000);
+
+    [Fact]
+    public void A_plan_told_link_by_link_comes_to_the_plans_own_figures() =>
+        RandomRequests.Small.Sample(
+            request =>
+            {
+                var plan = Planner.Recommend(request);
+                Planner.Judge(request, Arrangement.Of(request.Bracelet, plan)).ShouldBe(plan.Figures);
+            },
+            iter: 1_000);
+
+    [Fact]
+    public void Links_that_leave_one_side_are_a_run_that_ends_at_the_clasp()
+    {
+        var bracelet = new Bracelet(
+            [.. Enumerable.Range(0, 8).Select(i => new Link(Length.FromMillimetres(8), i >= 2))],
+            [.. Enumerable.Range(0, 8).Select(i => new Link(Length.FromMillimetres(8), i >= 2))]);
+        var clasp = new BraceletClasp(Length.FromMillimetres(20), Length.FromMillimetres(20), Side.Twelve, 4, Length.FromMillimetres(2.5m), 1);
+        var request = new PlanRequest(bracelet, [], clasp,
+            new FitTarget(Length.FromMillimetres(138), Length.FromMillimetres(2.5m), PlanRequest.HouseTolerance),
+            PlanRequest.HouseCentring, PlanRequest.HouseReserve);
+
+        var arrangement = Arrangement.Of(bracelet, Planner.Recommend(request));
+
+        arrangement.LinksMoved().ShouldBe(4);
+        foreach (var side in (Side[])[Side.Twelve, Side.Six])
+        {
+            arrangement.On(side).SkipWhile(l => l.InLoop).ShouldAllBe(l => l.Fate == LinkFate.Leaves);
+            arrangement.On(side).Take(2).ShouldAllBe(l => l.Fate == LinkFate.Fixed);
+        }
+    }
+
+    [Fact]
+    public void Between_two_sizes_it_names_both_and_what_closes_the_gap()
+    {
+        // Links of 12 mm and no micro-adjust: 112 or 124, never 118.
+        Link[] row = [new(Length.FromMillimetres(12), false), .. Enumerable.Repeat(new Link(Length.FromMillimetres(12), true), 3)];
+        var clasp = new BraceletClasp(Length.FromMillimetres(20), Length.FromMillimetres(20), Side.Twelve, 1, Length.Zero, 0);
+        var request = new PlanRequest(new Bracelet(row, row), [], clasp,
+            new FitTarget(Length.FromMillimetres(118), Length.FromMillimetres(2.5m), PlanRequest.HouseTolerance),
+            new Centring(Length.Zero, Length.FromMillimetres(6)), PlanRequest.HouseReserve);
+
+        var answer = Planner.Answer(request);
+
+        answer.Recommended.Figures.Misfit.ShouldBe(Length.FromMillimetres(3.5m));
+        answer.Reach.GapAt(request.Target.Length, request.Target.Window)
+            .ShouldBe((Length.FromMillimetres(112), Length.FromMillimetres(124)));
+        answer.Says.ShouldStartWith("No arrangement can be worn");
+        answer.Says.ShouldContain("112.0 mm or 124.0 mm");
+        answer.Says.ShouldContain("A half link of 6 mm would close the gap.");
+    }
+
+    [Fact]
+    public void A_request_too_large_is_refused_and_never_hangs()
+    {
+        Link[] row = [.. Enumerable.Range(0, 40).Select(i => new Link(new Length(7_001 + 137 * (i % 10)), true))];
+        var clasp = new BraceletClasp(Length.FromMillimetres(20), Length.FromMillimetres(20), Side.Twelve, 400, Length.FromMillimetres(0.1m), 0);
+        var request = new PlanRequest(new Bracelet(row, row), [], clasp,
+            new FitTarget(Length.FromMillimetres(300.003m), Length.Zero, Length.Zero),
+            new Centring(Length.FromMillimetres(0.001m), Length.Zero), new Reserve(Length.FromMillimetres(20), Length.FromMillimetres(20)));
+        Should.Throw<PlanTooLargeException>(() => Planner.Answer(request)).Message.ShouldContain("fixed");
+    }
+
+    private static Dictionary<decimal, int> Counts(JsonElement counts) =>
+        counts.EnumerateArray().Where(c => c.GetProperty("count").GetInt32() > 0)
+            .ToDictionary(c => c.GetProperty("pitchMm").GetDecimal(), c => c.GetProperty("count").GetInt32());
+
+    private static Dictionary<decimal, int> NotNought(IReadOnlyList<LinkCount> counts) =>
+        counts.Where(c => c.Count > 0).ToDictionary(c => c.Pitch.Millimetres, c => c.Count);
+
+    private static void Same(Plan plan, EveryArrangement.Tried tried)
+    {
+        plan.Twelve.Select(c => c.Count).ShouldBe(tried.Twelve);
+        plan.Six.Select(c => c.Count).ShouldBe(tried.Six);
+        plan.Position.ShouldBe(tried.Position);
+        plan.Figures.Length.Millimetres.ShouldBe(tried.Length);
+        plan.Figures.OffCentreMillimetres.ShouldBe(tried.OffCentre);
+        plan.Figures.Misfit.Millimetres.ShouldBe(tried.Misfit);
+        plan.Figures.TroubleMillimetres.ShouldBe(tried.Trouble);
+        plan.Figures.Shortfall.Millimetres.ShouldBe(tried.Shortfall);
+        plan.Figures.LinksMoved.ShouldBe(tried.Moved);
+    }
+}

@@ -1,0 +1,44 @@
+using CsCheck;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Tests.Fitting;
+
+/// <summary>Random bracelets small enough to try every combination of.</summary>
+internal static class RandomRequests
+{
+    private static Gen<Length> Mm(double from, double to, int steps = 10) =>
+        Gen.Int[(int)(from * steps), (int)(to * steps)].Select(n => new Length(n * 1000L / steps));
+
+    // Two or three pitches a bracelet, some of them an odd micrometre, so that halves and ties both come up.
+    private static readonly Gen<Length[]> Pitches =
+        Gen.Select(Mm(5, 12), Mm(3, 8), Gen.Int[2_000, 14_000].Select(n => new Length(n)), (full, half, odd) => new[] { full, half, odd });
+
+    private static Gen<Link[]> Row(Length[] pitches) =>
+        Gen.Select(Gen.Int[0, 2], Gen.Frequency((8, Gen.Const(0)), (2, Gen.Const(1)), (1, Gen.Const(2))).Array[0, 4], (stay, kinds) =>
+            Enumerable.Repeat(new Link(pitches[0], Removable: false), stay)
+                .Concat(kinds.Select(k => new Link(pitches[k], Removable: true))).ToArray());
+
+    private static readonly Gen<BraceletClasp> Clasps =
+        Gen.Select(Mm(0, 25), Mm(0, 25), Gen.Bool, Gen.Int[1, 6], Mm(0.1, 3), Gen.Int[0, 5], (twelve, six, on12, positions, step, position) =>
+            new BraceletClasp(twelve, six, on12 ? Side.Twelve : Side.Six, positions, step, position % positions));
+
+    private static readonly Gen<(Centring, Reserve, Length Window, Length Tolerance)> Wishes =
+        Gen.Select(Mm(-4, 4), Mm(0, 4), Mm(0, 4), Mm(0, 4), Mm(0, 3), Mm(0, 3), (desired, centre, tighter, looser, window, tolerance) =>
+            (new Centring(desired, centre), new Reserve(tighter, looser), window, tolerance));
+
+    public static readonly Gen<PlanRequest> Small =
+        Pitches.SelectMany(pitches =>
+            Gen.Select(Row(pitches), Row(pitches), Gen.Int[0, 2], Gen.Int[0, 2], Clasps, Wishes, Mm(60, 160),
+                (twelve, six, spareCount, spareKind, clasp, wishes, target) =>
+                {
+                    var (centring, reserve, window, tolerance) = wishes;
+                    return new PlanRequest(
+                        new Bracelet(twelve, six),
+                        spareCount == 0 ? [] : [new SpareLinks(pitches[spareKind], spareCount)],
+                        clasp,
+                        new FitTarget(target, window, tolerance),
+                        centring,
+                        reserve);
+                }));
+}
