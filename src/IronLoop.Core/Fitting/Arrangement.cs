@@ -74,6 +74,21 @@ public sealed record Arrangement(IReadOnlyList<PlacedLink> Twelve, IReadOnlyList
         return moved;
     }
 
+    /// <summary>
+    /// The loose links of each pitch beside this arrangement, longest first: spares and links taken out, less those put in.
+    /// </summary>
+    /// <param name="spares">The spares there were to begin with.</param>
+    /// <returns>A count below nought where more were put in than there are.</returns>
+    public IReadOnlyList<LinkCount> LooseLinks(IReadOnlyList<SpareLinks> spares)
+    {
+        var loose = new SortedDictionary<Length, int>(Comparer<Length>.Create(static (a, b) => b.CompareTo(a)));
+        foreach (var spare in spares)
+            loose[spare.Pitch] = loose.GetValueOrDefault(spare.Pitch) + spare.Count;
+        foreach (var link in Twelve.Concat(Six).Where(l => l.Fate is LinkFate.Leaves or LinkFate.Joins))
+            loose[link.Pitch] = loose.GetValueOrDefault(link.Pitch) + (link.Fate == LinkFate.Leaves ? 1 : -1);
+        return [.. loose.Select(l => new LinkCount(l.Key, l.Value))];
+    }
+
     private static List<PlacedLink> Place(IReadOnlyList<Link> row, IReadOnlyList<LinkCount> wanted)
     {
         var placed = row.Select(l => new PlacedLink(l.Pitch, l.Removable ? LinkFate.Stays : LinkFate.Fixed)).ToList();

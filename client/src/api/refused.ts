@@ -1,0 +1,31 @@
+/** Problem details as the server sends them. */
+export interface Problem {
+  title?: string | null
+  errors?: Record<string, string[]>
+  requestId?: string
+}
+
+/** What the server refused, with what is wrong by field. */
+export class RefusedError extends Error {
+  readonly fields: Record<string, string[]>
+
+  constructor(
+    problem: Problem,
+    readonly status = 0,
+  ) {
+    super(problem.title ?? `The server answered ${status}.`)
+    this.fields = problem.errors ?? {}
+  }
+}
+
+/** What was said about one field, for the line under it. */
+export function saidOf(error: unknown, path: string): string[] {
+  return error instanceof RefusedError ? (error.fields[path] ?? []) : []
+}
+
+/** The whole refusal in one line, fields included, for where no field is near. */
+export function wholeOf(error: unknown): string | null {
+  if (!(error instanceof Error)) return null
+  const fields = error instanceof RefusedError ? Object.values(error.fields).flat() : []
+  return fields.length > 0 ? `${error.message} ${fields.join(' ')}` : error.message
+}

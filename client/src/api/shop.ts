@@ -1,0 +1,158 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
+import createClient from 'openapi-fetch'
+import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { RefusedError, type Problem } from './refused'
+import type { components, paths } from './schema'
+
+type Schemas = components['schemas']
+export type Attachment = NonNullable<Schemas['GaugeWire']['attachment']>
+export type Band = Schemas['BandWire']
+export type ByHand = Schemas['ByHand']
+export type Drawing = Schemas['DrawingWire']
+export type Figure = Schemas['FigureWire']
+export type Gauge = Schemas['GaugeWire']
+export type Job = Schemas['JobWire']
+export type LayOut = Schemas['LayOutWire']
+export type LoopSheet = Schemas['LoopSheet']
+export type Match = Schemas['MatchWire']
+export type Piece = Schemas['PieceWire']
+export type PlacedLink = Schemas['PlacedLinkWire']
+export type Request = Schemas['Request']
+export type Ruler = Schemas['RulerWire']
+export type Rulers = Schemas['RulersWire']
+export type Side = Schemas['Side']
+export type Station = Schemas['Station']
+export type Tag = Schemas['TagWire']
+export type TakeIn = Schemas['TakeInWire']
+export type Temper = Schemas['Temper']
+export type Verdict = Schemas['Verdict']
+export type WearPreference = NonNullable<Schemas['GaugeWire']['wear']>
+
+const api = createClient<paths>({ baseUrl: '' })
+
+/** Waits for an answer and turns a refusal, or a server that does not answer, into one kind of error. */
+async function answered<T>(
+  call: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<NonNullable<T>> {
+  let got
+  try {
+    got = await call
+  } catch {
+    throw new RefusedError({ title: 'The shop’s server does not answer; nothing was stored. Is it running?' })
+  }
+  if (got.data === undefined || got.data === null)
+    throw new RefusedError((got.error ?? {}) as Problem, got.response.status)
+  return got.data
+}
+
+export function useRack() {
+  return useQuery({ queryKey: ['rack'], queryFn: () => answered(api.GET('/api/jobs')) })
+}
+
+export function useLog(words: MaybeRefOrGetter<string>) {
+  return useQuery({
+    queryKey: computed(() => ['log', toValue(words)]),
+    queryFn: () => answered(api.GET('/api/log', { params: { query: { words: toValue(words) } } })),
+    placeholderData: (before) => before,
+  })
+}
+
+export function useTakeIn() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (body: TakeIn) => answered(api.POST('/api/jobs', { body })),
+    onSuccess: () => queries.invalidateQueries(),
+  })
+}
+
+/** Everything a station asks of one job. */
+export function useJob(jobId: MaybeRefOrGetter<number>) {
+  const queries = useQueryClient()
+  const id = computed(() => toValue(jobId))
+  const path = () => ({ params: { path: { id: id.value } } })
+  const everything = () => queries.invalidateQueries()
+
+  /** A change that answers with the job: shown at once, everything that hangs on it asked for anew. */
+  function change<T>(call: (what: T) => Promise<Job>) {
+    return useMutation({
+      mutationFn: call,
+      onSuccess: (job: Job) => {
+        queries.setQueryData(['job', job.id], job)
+        return everything()
+      },
+    })
+  }
+
+  /** A change that answers with the loop. */
+  function reshape<T>(call: (what: T) => Promise<LoopSheet>) {
+    return useMutation({
+      mutationFn: call,
+      onSuccess: (loop: LoopSheet) => {
+        queries.setQueryData(['loop', id.value], loop)
+        return queries.invalidateQueries({ queryKey: ['job', id.value] })
+      },
+    })
+  }
+
+  return {
+    job: useQuery({
+      queryKey: computed(() => ['job', id.value]),
+      queryFn: () => answered(api.GET('/api/jobs/{id}', path())),
+    }),
+    loop: useQuery({
+      queryKey: computed(() => ['loop', id.value]),
+      queryFn: () => answered(api.GET('/api/jobs/{id}/loop', path())),
+    }),
+    correct: change((body: TakeIn) => answered(api.PUT('/api/jobs/{id}/take-in', { ...path(), body }))),
+    gauge: change((body: Gauge) => answered(api.PATCH('/api/jobs/{id}/gauge', { ...path(), body }))),
+    choose: change((bandId: number) =>
+      answered(api.PUT('/api/jobs/{id}/match', { ...path(), body: { bandId } })),
+    ),
+    keepClasp: change<void>(() => answered(api.PUT('/api/jobs/{id}/clasp/keep', path()))),
+    arrange: reshape((body: ByHand) => answered(api.PUT('/api/jobs/{id}/size', { ...path(), body }))),
+    backToPlan: reshape<void>(() => answered(api.DELETE('/api/jobs/{id}/size', path()))),
+    agree: change<void>(() => answered(api.POST('/api/jobs/{id}/size/agree', path()))),
+    handOver: change((body: Schemas['HandOverWire']) =>
+      answered(api.POST('/api/jobs/{id}/hand-over', { ...path(), body })),
+    ),
+  }
+}
+
+export function useMatches(jobId: MaybeRefOrGetter<number>) {
+  return useQuery({
+    queryKey: computed(() => ['match', toValue(jobId)]),
+    queryFn: () => answered(api.GET('/api/jobs/{id}/match', { params: { path: { id: toValue(jobId) } } })),
+  })
+}
+
+export function useBench(jobId: MaybeRefOrGetter<number>) {
+  const queries = useQueryClient()
+  const key = computed(() => ['bench', toValue(jobId)])
+  return {
+    steps: useQuery({
+      queryKey: key,
+      queryFn: () => answered(api.GET('/api/jobs/{id}/bench', { params: { path: { id: toValue(jobId) } } })),
+    }),
+    tick: useMutation({
+      mutationFn: (step: { key: string; done: boolean }) =>
+        answered(
+          api.PUT('/api/jobs/{id}/bench/{key}', {
+            params: { path: { id: toValue(jobId), key: step.key } },
+            body: { done: step.done },
+          }),
+        ),
+      onSuccess: (steps) => {
+        queries.setQueryData(key.value, steps)
+        return queries.invalidateQueries()
+      },
+    }),
+  }
+}
+
+export function useHandOverSheet(jobId: MaybeRefOrGetter<number>) {
+  return useQuery({
+    queryKey: computed(() => ['handOver', toValue(jobId)]),
+    queryFn: () =>
+      answered(api.GET('/api/jobs/{id}/hand-over', { params: { path: { id: toValue(jobId) } } })),
+  })
+}

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { watchEffect } from 'vue'
+import { useTheme } from 'vuetify'
+import JobRack from './JobRack.vue'
+
+const evening = useLocalStorage('iron-loop-evening', false)
+const theme = useTheme()
+watchEffect(() => theme.change(evening.value ? 'evening' : 'paper'))
+</script>
+
+<template>
+  <div class="frame">
+    <nav class="rail" aria-label="Rack">
+      <router-link class="name" to="/">
+        <svg viewBox="0 0 32 32" width="28" height="28" aria-hidden="true">
+          <ellipse cx="16" cy="18" rx="11.5" ry="9.5" class="loop" />
+          <rect x="9" y="3" width="14" height="8" rx="1.5" class="head" />
+        </svg>
+        Iron Loop
+      </router-link>
+      <v-btn class="act" color="primary" to="/take-in" :active="false">Take in a job</v-btn>
+      <JobRack />
+      <div class="foot">
+        <v-btn variant="text" to="/log">Log</v-btn>
+        <v-btn variant="text" @click="evening = !evening">{{ evening ? 'Daylight' : 'Evening' }}</v-btn>
+      </div>
+    </nav>
+    <main class="bench"><router-view /></main>
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  display: grid;
+  grid-template-columns: 226px minmax(0, 1fr);
+  height: 100vh;
+}
+.rail {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+  padding: 14px 14px 8px;
+  border-right: 1px solid rgb(var(--v-theme-hairline));
+  min-height: 0;
+}
+.name {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font-size: 23px;
+  font-weight: 600;
+  color: inherit;
+  text-decoration: none;
+  min-height: 44px;
+}
+.act {
+  flex: none;
+}
+.loop {
+  fill: none;
+  stroke: currentColor;
+  stroke-width: 4;
+  stroke-dasharray: 6 1.4;
+}
+.head {
+  fill: rgb(var(--v-theme-primary));
+}
+.foot {
+  display: flex;
+  justify-content: space-between;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  padding-top: 6px;
+}
+.bench {
+  min-width: 0;
+  overflow-y: auto;
+}
+@media (max-width: 800px) {
+  .frame {
+    grid-template-columns: minmax(0, 1fr);
+    height: auto;
+  }
+  .rail {
+    border-right: 0;
+    border-bottom: 1px solid rgb(var(--v-theme-hairline));
+  }
+}
+</style>

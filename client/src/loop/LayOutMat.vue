@@ -1,0 +1,295 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import type { LayOut, PlacedLink } from '../api/shop'
+import { onTheMat, type Place } from './rows'
+
+const props = defineProps<{ layOut: LayOut; barToBarMm: number; changeable: boolean }>()
+const emit = defineEmits<{ toggle: [place: Place]; position: [position: number]; back: [] }>()
+
+const height = 15
+const top = 7
+const here = ref(0)
+const root = useTemplateRef<SVGSVGElement>('root')
+const places = computed(() => onTheMat(props.layOut))
+watch(places, (now) => (here.value = Math.min(here.value, Math.max(0, now.length - 1))))
+
+interface Drawn {
+  x: number
+  width: number
+  link: PlacedLink
+  place: Place
+}
+
+/** Everything laid side by side, left to right, in millimetres. */
+const mat = computed(() => {
+  const { twelve, six, clasp, strap } = props.layOut
+  const links: Drawn[] = []
+  let x = 0
+  const claspTwelve = {
+    x,
+    width: (clasp?.twelveMm ?? 0) + (clasp?.microSide === 'twelve' ? clasp.microMm : 0),
+  }
+  x += claspTwelve.width
+  for (let i = twelve.length - 1; i >= 0; i--) {
+    const link = twelve[i]!
+    links.push({ x, width: link.pitchMm, link, place: { side: 'twelve', ordinal: i } })
+    x += link.pitchMm
+  }
+  const buckle = { x, width: strap?.bucklePieceMm ?? 0 }
+  x += buckle.width
+  const head = { x, width: props.barToBarMm }
+  x += head.width
+  const tail = { x, width: strap?.tailMm ?? 0 }
+  x += tail.width
+  six.forEach((link, i) => {
+    links.push({ x, width: link.pitchMm, link, place: { side: 'six', ordinal: i } })
+    x += link.pitchMm
+  })
+  const claspSix = { x, width: (clasp?.sixMm ?? 0) + (clasp?.microSide === 'six' ? clasp.microMm : 0) }
+  x += claspSix.width
+  return { links, claspTwelve, claspSix, head, buckle, tail, width: x }
+})
+
+/** The micro positions in the clasp's cover, the tightest nearest the links; too many for single dots are left out. */
+const holes = computed(() => {
+  const clasp = props.layOut.clasp
+  const drawn = clasp !== null && clasp.positions > 1 && clasp.positions <= 16
+  if (!drawn) return { drawn, from: 0, apart: 0, radius: 0 }
+  const on12 = clasp.microSide === 'twelve'
+  const cover = on12 ? mat.value.claspTwelve : mat.value.claspSix
+  const apart = Math.min(3.4, (cover.width - 5) / (clasp.positions - 1))
+  return {
+    drawn,
+    from: on12 ? cover.x + cover.width - 2.5 : cover.x + 2.5,
+    apart: on12 ? -apart : apart,
+    radius: Math.min(1.1, apart / 2.4),
+  }
+})
+
+const viewBox = computed(() => `-2 0 ${mat.value.width + 4} ${top + height + 8}`)
+
+function describe(drawn: Drawn): string {
+  const side = drawn.place.side === 'twelve' ? '12' : '6'
+  const fate = { fixed: 'never comes out', stays: 'stays', leaves: 'comes out', joins: 'put in' }[
+    drawn.link.fate
+  ]
+  return `${side} side, link ${drawn.place.ordinal + 1} from the case, ${drawn.link.pitchMm} mm, ${fate}`
+}
+
+async function go(to: number) {
+  here.value = Math.max(0, Math.min(places.value.length - 1, to))
+  await nextTick()
+  root.value?.querySelector<SVGGElement>('.link[tabindex="0"]')?.focus()
+}
+
+function toggle(drawn: Drawn, index: number) {
+  here.value = index
+  if (props.changeable && drawn.link.fate !== 'fixed') emit('toggle', drawn.place)
+}
+
+function onKey(event: KeyboardEvent, drawn: Drawn, index: number) {
+  const position = props.layOut.clasp?.position ?? 0
+  switch (event.key) {
+    case 'ArrowLeft':
+      void go(index - 1)
+      break
+    case 'ArrowRight':
+      void go(index + 1)
+      break
+    case 'ArrowUp':
+      emit('position', position + 1)
+      break
+    case 'ArrowDown':
+      emit('position', position - 1)
+      break
+    case ' ':
+    case 'Enter':
+      toggle(drawn, index)
+      break
+    default:
+      return
+  }
+  event.preventDefault()
+}
+</script>
+
+<template>
+  <svg
+    ref="root"
+    class="mat"
+    :viewBox="viewBox"
+    preserveAspectRatio="xMidYMid meet"
+    role="group"
+    aria-label="The band opened flat: 12 side left, 6 side right"
+  >
+    <defs>
+      <pattern
+        id="mat-hatch"
+        width="2"
+        height="2"
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(45)"
+      >
+        <rect width="2" height="2" class="hatch-ground" />
+        <line x1="0" y1="0" x2="0" y2="2" class="hatch-line" />
+      </pattern>
+    </defs>
+
+    <g v-if="layOut.clasp" class="clasp">
+      <rect
+        :x="mat.claspTwelve.x"
+        :y="top + 1"
+        :width="mat.claspTwelve.width"
+        :height="height - 2"
+        rx="1.5"
+      />
+      <rect :x="mat.claspSix.x" :y="top + 1" :width="mat.claspSix.width" :height="height - 2" rx="1.5" />
+      <g v-if="holes.drawn">
+        <circle
+          v-for="n in layOut.clasp.positions"
+          :key="n"
+          class="hole"
+          :class="{ now: n - 1 === layOut.clasp.position }"
+          :cx="holes.from + (n - 1) * holes.apart"
+          :cy="top + height / 2"
+          :r="holes.radius"
+        />
+      </g>
+    </g>
+
+    <g v-if="layOut.strap" class="strap">
+      <rect :x="mat.buckle.x" :y="top + 1" :width="mat.buckle.width" :height="height - 2" rx="1" />
+      <rect :x="mat.tail.x" :y="top + 1" :width="mat.tail.width" :height="height - 2" rx="4" />
+      <circle
+        v-for="(hole, i) in layOut.strap.holesMm"
+        :key="i"
+        class="hole"
+        :class="{ now: i === layOut.strap.hole }"
+        :cx="mat.tail.x + hole"
+        :cy="top + height / 2"
+        r="1.1"
+      />
+    </g>
+
+    <g class="head">
+      <rect :x="mat.head.x" :y="top - 4" :width="mat.head.width" :height="height + 8" rx="2" />
+      <circle
+        :cx="mat.head.x + mat.head.width / 2"
+        :cy="top + height / 2"
+        :r="Math.min(mat.head.width, height + 4) / 2.3"
+      />
+      <text :x="mat.head.x + 3.5" :y="top + height / 2 + 1.6">12</text>
+      <text :x="mat.head.x + mat.head.width - 3.5" :y="top + height / 2 + 1.6">6</text>
+    </g>
+
+    <g
+      v-for="(drawn, i) in mat.links"
+      :key="`${drawn.place.side}-${drawn.place.ordinal}`"
+      class="link"
+      :class="drawn.link.fate"
+      role="checkbox"
+      :aria-checked="drawn.link.fate !== 'leaves'"
+      :aria-disabled="!changeable || drawn.link.fate === 'fixed'"
+      :aria-label="describe(drawn)"
+      :tabindex="i === here ? 0 : -1"
+      @click="toggle(drawn, i)"
+      @keydown="onKey($event, drawn, i)"
+    >
+      <rect class="target" :x="drawn.x" y="0" :width="drawn.width" :height="top + height + 8" />
+      <rect
+        class="body"
+        :x="drawn.x + 0.3"
+        :y="drawn.link.fate === 'leaves' ? top + 4 : top"
+        :width="drawn.width - 0.6"
+        :height="height"
+        rx="0.9"
+      />
+      <text
+        v-if="drawn.link.fate === 'leaves' || drawn.link.fate === 'joins'"
+        class="fate"
+        :x="drawn.x + drawn.width / 2"
+        :y="top - 1.5"
+      >
+        {{ drawn.link.fate === 'leaves' ? 'out' : 'in' }}
+      </text>
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.mat {
+  display: block;
+  width: 100%;
+  height: 100%;
+}
+.clasp rect {
+  fill: rgb(var(--v-theme-iron));
+}
+.strap rect {
+  fill: rgb(var(--v-theme-steel));
+  stroke: rgb(var(--v-theme-on-surface));
+  stroke-width: 0.4;
+}
+.hole {
+  fill: rgb(var(--v-theme-background));
+  stroke: rgb(var(--v-theme-on-surface));
+  stroke-width: 0.3;
+}
+.hole.now {
+  fill: rgb(var(--v-theme-primary));
+  stroke: rgb(var(--v-theme-background));
+  stroke-width: 0.5;
+}
+.head rect,
+.head circle {
+  fill: none;
+  stroke: rgb(var(--v-theme-on-surface));
+  stroke-width: 0.5;
+}
+.head text,
+.fate {
+  font: 600 4px var(--figure);
+  text-anchor: middle;
+  fill: rgb(var(--v-theme-on-surface));
+}
+.fate {
+  font: 600 4px var(--label);
+}
+.link {
+  cursor: pointer;
+  outline: none;
+}
+.link.fixed {
+  cursor: default;
+}
+.target {
+  fill: transparent;
+}
+.body {
+  fill: rgb(var(--v-theme-steel));
+  stroke: rgb(var(--v-theme-on-surface));
+  stroke-width: 0.4;
+}
+.fixed .body {
+  fill: url('#mat-hatch');
+}
+.leaves .body {
+  fill: none;
+  stroke-dasharray: 1.4 0.9;
+}
+.joins .body {
+  fill: rgb(var(--v-theme-primary));
+}
+.link:focus-visible .body {
+  stroke: rgb(var(--v-theme-primary));
+  stroke-width: 1.3;
+  stroke-dasharray: none;
+}
+.hatch-ground {
+  fill: rgb(var(--v-theme-steel));
+}
+.hatch-line {
+  stroke: rgb(var(--v-theme-on-surface));
+  stroke-width: 0.8;
+}
+</style>

@@ -1,0 +1,16 @@
+import '@fontsource/barlow-semi-condensed/latin-400.css'
+import '@fontsource/barlow-semi-condensed/latin-600.css'
+import '@fontsource-variable/red-hat-mono'
+import 'vuetify/styles'
+import './frame/paper.css'
+import { VueQueryPlugin } from '@tanstack/vue-query'
+import { createApp } from 'vue'
+import App from './App.vue'
+import { router } from './router'
+import { vuetify } from './frame/theme'
+
+createApp(App)
+  .use(router)
+  .use(vuetify)
+  .use(VueQueryPlugin, { queryClientConfig: { defaultOptions: { queries: { retry: 1, staleTime: 2_000 } } } })
+  .mount('#app')

@@ -1,0 +1,189 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import { useJob } from '../api/shop'
+import { wholeOf } from '../api/refused'
+import StationChain from '../frame/StationChain.vue'
+import { asDay } from '../frame/days'
+import LayOutMat from '../loop/LayOutMat.vue'
+import LoopDrawing from '../loop/LoopDrawing.vue'
+import { atPosition, toggled, withLoose, type Place } from '../loop/rows'
+import FourRulers from '../rulers/FourRulers.vue'
+import BenchStation from './bench/BenchStation.vue'
+import ClaspStation from './clasp/ClaspStation.vue'
+import GaugeStation from './gauge/GaugeStation.vue'
+import HandOverStation from './hand-over/HandOverStation.vue'
+import MatchStation from './match/MatchStation.vue'
+import SizeStation from './size/SizeStation.vue'
+import { stationAt } from './stations'
+import TakeInStation from './take-in/TakeInStation.vue'
+
+const route = useRoute()
+const id = computed(() => Number(route.params.id))
+const station = computed(() => stationAt(String(route.params.station)))
+const sheets = {
+  takeIn: TakeInStation,
+  gauge: GaugeStation,
+  match: MatchStation,
+  clasp: ClaspStation,
+  size: SizeStation,
+  bench: BenchStation,
+  handOver: HandOverStation,
+}
+
+const shop = useJob(id)
+const job = computed(() => shop.job.data.value)
+const loop = computed(() => shop.loop.data.value)
+const says = computed(() => job.value?.stations.find((s) => s.station === station.value)?.says)
+const changeable = computed(
+  () => station.value === 'size' && job.value?.closedAt === null && job.value.stepsDone === 0,
+)
+
+function toggle(place: Place) {
+  if (loop.value?.layOut) shop.arrange.mutate(toggled(loop.value.layOut, place))
+}
+function putIn(pitchMm: number, side: 'twelve' | 'six') {
+  if (loop.value?.layOut) shop.arrange.mutate(withLoose(loop.value.layOut, pitchMm, side))
+}
+function move(position: number) {
+  const layOut = loop.value?.layOut
+  const positions = layOut?.clasp?.positions ?? layOut?.strap?.holesMm.length ?? 1
+  if (layOut && changeable.value && position >= 0 && position < positions)
+    shop.arrange.mutate(atPosition(layOut, position))
+}
+</script>
+
+<template>
+  <section v-if="shop.job.error.value" class="job">
+    <p role="alert" class="says">{{ wholeOf(shop.job.error.value) }}</p>
+  </section>
+  <section v-else-if="job" class="job">
+    <header class="who">
+      <h1>
+        {{ job.client }} <span class="watch">{{ job.watch }}</span>
+      </h1>
+      <p class="quiet">
+        Tag <span class="figure">{{ job.id }}</span>, promised {{ asDay(job.promised) }}
+        <strong v-if="job.late">— late</strong>
+        <strong v-if="job.closedAt">— handed over</strong>
+      </p>
+    </header>
+    <StationChain :job="job" :here="station" />
+
+    <div class="mid">
+      <div class="sheet">
+        <p class="says" data-testid="says">{{ says }}</p>
+        <component
+          :is="sheets[station]"
+          :key="`${job.id}-${station}`"
+          :job="job"
+          :loop="loop"
+          @position="move"
+          @put-in="putIn"
+        />
+      </div>
+      <div class="view">
+        <div v-if="loop?.drawing" class="drawing">
+          <LoopDrawing :drawing="loop.drawing" :temper="loop.rulers?.temper" />
+        </div>
+        <p v-else class="empty quiet">
+          The loop is drawn here once lug-to-lug, wrist and wear preference are gauged.
+        </p>
+        <FourRulers v-if="loop?.rulers" :rulers="loop.rulers" />
+      </div>
+    </div>
+
+    <div v-if="loop?.layOut && loop.drawing" class="flat">
+      <LayOutMat
+        :lay-out="loop.layOut"
+        :bar-to-bar-mm="loop.drawing.barToBarMm"
+        :changeable="changeable"
+        @toggle="toggle"
+        @position="move"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.job {
+  display: grid;
+  grid-template-rows: auto auto minmax(0, 1fr) auto;
+  gap: 10px;
+  padding: 10px 20px 8px;
+  min-height: 100vh;
+  height: 100vh;
+}
+.who {
+  display: flex;
+  align-items: baseline;
+  justify-content: space-between;
+  gap: 16px;
+}
+h1 {
+  font-size: 25px;
+  font-weight: 600;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  min-width: 0;
+}
+.who p {
+  white-space: nowrap;
+}
+.watch {
+  font-weight: 400;
+  color: rgb(var(--v-theme-iron));
+}
+.mid {
+  display: grid;
+  grid-template-columns: minmax(400px, 5fr) minmax(0, 6fr);
+  gap: 28px;
+  min-height: 0;
+}
+.sheet {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+  min-height: 0;
+  overflow-y: auto;
+  padding: 2px 6px 6px 2px;
+}
+.view {
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+  gap: 6px;
+  min-height: 0;
+}
+.drawing {
+  min-height: 0;
+}
+.empty {
+  align-self: center;
+  text-align: center;
+  padding: 0 40px;
+}
+.flat {
+  height: 118px;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  padding-top: 4px;
+}
+@media (max-width: 800px) {
+  .job {
+    height: auto;
+    min-height: 0;
+  }
+  .who {
+    display: block;
+  }
+  h1 {
+    white-space: normal;
+  }
+  .mid {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .drawing {
+    height: 300px;
+  }
+}
+</style>

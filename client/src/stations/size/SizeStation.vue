@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import { useJob, type Job, type LoopSheet, type Side } from '../../api/shop'
+import { wholeOf } from '../../api/refused'
+import { pathOf } from '../stations'
+
+const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
+const emit = defineEmits<{ position: [position: number]; putIn: [pitchMm: number, side: Side] }>()
+
+const router = useRouter()
+const { backToPlan, agree } = useJob(() => props.job.id)
+const open = computed(() => props.job.closedAt === null && props.job.stepsDone === 0)
+const clasp = computed(() => props.loop?.layOut?.clasp)
+const strap = computed(() => props.loop?.layOut?.strap)
+const position = computed(() => clasp.value?.position ?? strap.value?.hole ?? 0)
+const positions = computed(() => clasp.value?.positions ?? strap.value?.holesMm.length ?? 1)
+const place = computed(() => (strap.value ? 'Hole' : 'Micro position'))
+const loosePitches = computed(() => {
+  const counts = new Map<number, number>()
+  for (const link of props.loop?.layOut?.spares ?? [])
+    counts.set(link.pitchMm, (counts.get(link.pitchMm) ?? 0) + 1)
+  return [...counts]
+})
+const refusal = computed(() => wholeOf(agree.error.value ?? backToPlan.error.value))
+
+function back() {
+  if (open.value && props.loop && !props.loop.isPlanned) backToPlan.mutate()
+}
+
+useEventListener('keydown', (event: KeyboardEvent) => {
+  const typing =
+    event.target instanceof HTMLElement && event.target.closest('input, textarea, [role="combobox"]')
+  if (typing || event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key === 'p' || event.key === 'P') {
+    event.preventDefault()
+    back()
+  }
+})
+
+function take() {
+  agree.mutate(undefined, { onSuccess: (job) => router.push(`/jobs/${job.id}/${pathOf.bench}`) })
+}
+</script>
+
+<template>
+  <template v-if="loop?.figures">
+    <p v-if="loop.notice" class="notice">{{ loop.notice }}</p>
+    <p class="verdict" data-testid="verdict">{{ loop.says }}</p>
+    <p data-testid="planner">{{ loop.plannersSay }}</p>
+    <dl>
+      <dt>Loop</dt>
+      <dd class="figure" data-testid="length">{{ loop.figures.lengthMm.toFixed(1) }} mm</dd>
+      <dt>Wanted</dt>
+      <dd class="figure">{{ loop.figures.targetMm.toFixed(1) }} mm</dd>
+      <dt>Links moved</dt>
+      <dd class="figure" data-testid="moved">{{ loop.figures.linksMoved }}</dd>
+      <dt>Right the first time</dt>
+      <dd>
+        <span class="figure">{{ loop.figures.chancePercent }} %</span>
+        <span class="quiet">, need known to ± {{ loop.figures.sigmaMm.toFixed(1) }} mm</span>
+      </dd>
+    </dl>
+
+    <template v-if="open">
+      <div v-if="positions > 1" class="row">
+        <span
+          >{{ place }} <span class="figure" data-testid="position">{{ position + 1 }}</span> of
+          {{ positions }}</span
+        >
+        <v-btn variant="outlined" :disabled="position === 0" @click="emit('position', position - 1)"
+          >Tighter</v-btn
+        >
+        <v-btn
+          variant="outlined"
+          :disabled="position === positions - 1"
+          @click="emit('position', position + 1)"
+          >Looser</v-btn
+        >
+      </div>
+      <div v-for="[pitch, count] in loosePitches" :key="pitch" class="row">
+        <span
+          ><span class="figure">{{ count }}</span> loose of <span class="figure">{{ pitch }} mm</span></span
+        >
+        <v-btn variant="outlined" @click="emit('putIn', pitch, 'twelve')">Into 12</v-btn>
+        <v-btn variant="outlined" @click="emit('putIn', pitch, 'six')">Into 6</v-btn>
+      </div>
+      <div class="row">
+        <v-btn color="primary" :loading="agree.isPending.value" @click="take">
+          {{ job.planAgreed ? 'Agree it anew' : 'Take it to the bench' }}
+        </v-btn>
+        <v-btn variant="outlined" :disabled="loop.isPlanned" @click="back">Planner’s answer (P)</v-btn>
+      </div>
+      <p v-if="clasp" class="quiet keys">
+        On the lay-out: arrow keys go from link to link, Space takes one out or puts it back, up and down move
+        the micro-adjust.
+      </p>
+    </template>
+    <p v-else-if="!job.closedAt" class="quiet">
+      Bench work has begun; take back the ticked steps to change the plan.
+    </p>
+    <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
+  </template>
+  <p v-else-if="loop && job.band" role="alert">{{ loop.says }}</p>
+</template>
+
+<style scoped>
+.verdict {
+  font-weight: 600;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 2px 18px;
+  margin: 0;
+}
+dt {
+  color: rgb(var(--v-theme-iron));
+}
+dd {
+  margin: 0;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+}
+.notice,
+.refused {
+  color: rgb(var(--v-theme-error));
+}
+.keys {
+  font-size: 15px;
+}
+</style>

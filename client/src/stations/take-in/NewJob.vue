@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { useRouter } from 'vue-router'
+import { useTakeIn, type TakeIn } from '../../api/shop'
+import { dayFromNow } from '../../frame/days'
+import { pathOf } from '../stations'
+import TakeInForm from './TakeInForm.vue'
+
+const router = useRouter()
+const initials = useLocalStorage('iron-loop-initials', '')
+const { mutate, error, isPending } = useTakeIn()
+const start: TakeIn = {
+  client: '',
+  contact: '',
+  watch: '',
+  request: 'takeLinksOut',
+  promised: dayFromNow(3),
+  words: '',
+  by: initials.value,
+}
+
+function done(heard: TakeIn) {
+  mutate(heard, {
+    onSuccess: (job) => {
+      initials.value = job.takenInBy
+      return router.push(`/jobs/${job.id}/${pathOf.gauge}`)
+    },
+  })
+}
+</script>
+
+<template>
+  <section class="new">
+    <h1>Take in a job</h1>
+    <p class="says">Who, which watch, what is asked for. Everything else is gauged.</p>
+    <TakeInForm :start="start" act="Hang it on the rack" :error="error" :busy="isPending" @done="done" />
+  </section>
+</template>
+
+<style scoped>
+.new {
+  display: grid;
+  gap: 18px;
+  max-width: 46rem;
+  padding: 36px 40px;
+}
+h1 {
+  font-size: 30px;
+  font-weight: 600;
+}
+</style>

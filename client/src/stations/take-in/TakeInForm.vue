@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { reactive } from 'vue'
+import type { TakeIn } from '../../api/shop'
+import { saidOf, wholeOf } from '../../api/refused'
+import { requests } from './requests'
+
+const props = defineProps<{ start: TakeIn; act: string; error: unknown; busy: boolean; disabled?: boolean }>()
+const emit = defineEmits<{ done: [heard: TakeIn] }>()
+const heard = reactive<TakeIn>({ ...props.start })
+</script>
+
+<template>
+  <form class="form" @submit.prevent="emit('done', { ...heard })">
+    <v-text-field
+      v-model="heard.client"
+      label="Client"
+      name="client"
+      autocomplete="off"
+      :disabled="disabled"
+      :error-messages="saidOf(error, '$.client')"
+    />
+    <v-text-field
+      v-model="heard.contact"
+      label="How they are reached"
+      name="contact"
+      autocomplete="off"
+      :disabled="disabled"
+      :error-messages="saidOf(error, '$.contact')"
+    />
+    <v-text-field
+      v-model="heard.watch"
+      class="wide"
+      label="Watch"
+      name="watch"
+      autocomplete="off"
+      :disabled="disabled"
+      :error-messages="saidOf(error, '$.watch')"
+    />
+    <v-select
+      v-model="heard.request"
+      :items="requests"
+      label="What is asked for"
+      name="request"
+      :disabled="disabled"
+    />
+    <v-text-field
+      v-model="heard.promised"
+      type="date"
+      label="Promised for"
+      name="promised"
+      :disabled="disabled"
+      :error-messages="saidOf(error, '$.promised')"
+    />
+    <v-textarea
+      v-model="heard.words"
+      class="wide"
+      label="In the owner’s own words"
+      name="words"
+      rows="2"
+      auto-grow
+      max-rows="5"
+      :disabled="disabled"
+      :error-messages="saidOf(error, '$.words')"
+    />
+    <v-text-field
+      v-model="heard.by"
+      label="Fitter’s initials"
+      name="by"
+      autocomplete="off"
+      :disabled="disabled"
+      :error-messages="saidOf(error, '$.by')"
+    />
+    <v-btn v-if="!disabled" class="act" color="primary" type="submit" :loading="busy">{{ act }}</v-btn>
+    <p v-if="error" class="wide refused" role="alert">{{ wholeOf(error) }}</p>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 14px 24px;
+  align-items: start;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.act {
+  align-self: end;
+}
+.refused {
+  color: rgb(var(--v-theme-error));
+}
+@media (max-width: 800px) {
+  .form {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,90 @@
+using System.Globalization;
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Fitting;
+
+/// <summary>What an ease comes to on this wearer.</summary>
+public enum Temper
+{
+    /// <summary>Less ease than the wear window.</summary>
+    Tight,
+
+    /// <summary>Inside the wear window.</summary>
+    Right,
+
+    /// <summary>More ease than the wear window.</summary>
+    Loose,
+}
+
+/// <summary>A quantity that has a window: what it is now and where it should lie.</summary>
+/// <param name="Millimetres">What it is.</param>
+/// <param name="From">Lower end of the window.</param>
+/// <param name="To">Upper end of the window; null when more is always as good.</param>
+/// <param name="Text">What it is, in words with the unit.</param>
+/// <param name="Inches">The same in inches.</param>
+public sealed record Ruler(decimal Millimetres, decimal From, decimal? To, string Text, string Inches)
+{
+    /// <summary>Whether it lies in its window.</summary>
+    public bool Inside => Millimetres >= From && (To is not { } to || Millimetres <= to);
+
+    /// <summary>A ruler for a length.</summary>
+    public static Ruler Of(Length length, Length from, Length? to) =>
+        new(length.Millimetres, from.Millimetres, to?.Millimetres, length.ToTenths(), length.ToInches());
+}
+
+/// <summary>The four rulers that tell the whole fit.</summary>
+/// <param name="Ease">How loose it is worn.</param>
+/// <param name="Temper">Tight, right or loose.</param>
+/// <param name="OffCentre">How far the clasp sits past the lowest point, positive toward the 6 side.</param>
+/// <param name="Tighter">Left to tighten.</param>
+/// <param name="Looser">Left to loosen.</param>
+public sealed record FitRulers(Ruler Ease, Temper Temper, Ruler OffCentre, Ruler Tighter, Ruler Looser)
+{
+    /// <summary>The rulers of a bracelet.</summary>
+    /// <param name="figures">What the arrangement comes to.</param>
+    /// <param name="request">What was wanted.</param>
+    /// <param name="needed">Length at zero ease, in millimetres.</param>
+    /// <param name="wear">The wear window.</param>
+    public static FitRulers Of(PlanFigures figures, PlanRequest request, double needed, Wear wear) =>
+        Of(
+            figures.Length - Length.Nearest(needed),
+            wear,
+            figures.TwiceOffCentre,
+            (request.Centring.Desired - request.Centring.Tolerance, request.Centring.Desired + request.Centring.Tolerance),
+            Ruler.Of(figures.Tighter, request.Reserve.Tighter, null),
+            Ruler.Of(figures.Looser, request.Reserve.Looser, null));
+
+    /// <summary>The rulers of a strap: one hole is wanted each way; where the buckle sits is shown, not judged.</summary>
+    /// <param name="fit">The strap closed in a hole.</param>
+    /// <param name="strap">The strap.</param>
+    /// <param name="needed">Length at zero ease, in millimetres.</param>
+    /// <param name="wear">The wear window.</param>
+    public static FitRulers Of(StrapFit fit, TwoPieceStrap strap, double needed, Wear wear) =>
+        Of(
+            fit.Length - Length.Nearest(needed),
+            wear,
+            fit.TwiceOffCentre,
+            null,
+            Ruler.Of(fit.Tighter, strap.HolePitch, null),
+            Ruler.Of(fit.Looser, strap.HolePitch, null));
+
+    private static FitRulers Of(
+        Length ease, Wear wear, Length twiceOffCentre, (Length From, Length To)? centre, Ruler tighter, Ruler looser)
+    {
+        var temper = ease < wear.Least ? Temper.Tight : ease > wear.Most ? Temper.Loose : Temper.Right;
+        var offCentre = twiceOffCentre.Millimetres / 2;
+        var away = Math.Round(Math.Abs(offCentre), 1, MidpointRounding.AwayFromZero);
+        var side = away == 0 ? "" : offCentre > 0 ? " to 6" : " to 12";
+        return new FitRulers(
+            Ruler.Of(ease, wear.Least, wear.Most),
+            temper,
+            new Ruler(
+                offCentre,
+                centre?.From.Millimetres ?? Math.Min(offCentre, 0),
+                centre?.To.Millimetres ?? Math.Max(offCentre, 0),
+                string.Create(CultureInfo.InvariantCulture, $"{away:0.0} mm{side}"),
+                string.Create(CultureInfo.InvariantCulture, $"{Math.Abs(offCentre) / Length.MillimetresPerInch:0.00} in")),
+            tighter,
+            looser);
+    }
+}

@@ -1,0 +1,51 @@
+namespace IronLoop.Core.Jobs;
+
+/// <summary>How far a job has come.</summary>
+/// <param name="Figures">What was gauged.</param>
+/// <param name="BandChosen">A band was chosen.</param>
+/// <param name="ClaspKept">The clasp was looked at and kept.</param>
+/// <param name="PlanAgreed">The plan was taken to the bench.</param>
+/// <param name="StepsDone">Bench steps ticked.</param>
+/// <param name="Steps">Bench steps in all; nought before a plan is agreed.</param>
+/// <param name="Closed">Handed over.</param>
+public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, bool PlanAgreed, int StepsDone, int Steps, bool Closed)
+{
+    /// <summary>Whether a station's work is done.</summary>
+    public bool Done(Station station) => station switch
+    {
+        Station.TakeIn => true,
+        Station.Gauge => Figures.Missing().Count == 0,
+        Station.Match => BandChosen,
+        Station.Clasp => BandChosen && ClaspKept,
+        Station.Size => PlanAgreed,
+        Station.Bench => PlanAgreed && Steps > 0 && StepsDone == Steps,
+        Station.HandOver => Closed,
+        _ => throw new ArgumentOutOfRangeException(nameof(station), station, "Not a station."),
+    };
+
+    /// <summary>The first station whose work is not done; the last when all is.</summary>
+    public Station Next => Enum.GetValues<Station>().FirstOrDefault(s => !Done(s), Station.HandOver);
+
+    /// <summary>The sentence a station opens with: what is missing or what is next.</summary>
+    public string Says(Station station) => station switch
+    {
+        Station.TakeIn => Closed ? "This job is handed over and in the log." : "Taken in. Correct anything here that was heard wrong.",
+        Station.Gauge => Figures.Missing() is { Count: > 0 } missing
+            ? $"Still to gauge: {string.Join(", ", missing)}."
+            : Figures.BarToBar is null || Figures.BarRise is null
+                ? "All that is needed is known; bars and rise are assumed until measured."
+                : "All figures are measured.",
+        Station.Match => BandChosen ? "A band is chosen; another can be, until bench work begins."
+            : Figures.Missing().Count > 0 ? $"Bands are judged by what is known; still to gauge: {string.Join(", ", Figures.Missing())}."
+            : "Choose the band that goes on.",
+        Station.Clasp => !BandChosen ? "Choose a band first; its clasp is looked at here."
+            : ClaspKept ? "The clasp is looked at and kept." : "Look at the clasp the band closes with, and keep it.",
+        Station.Size => !BandChosen ? "Choose a band first."
+            : Figures.Missing() is { Count: > 0 } gaps ? $"The plan waits for: {string.Join(", ", gaps)}."
+            : PlanAgreed ? "The plan is agreed and on the bench." : "Look the plan over, change what you like, and take it to the bench.",
+        Station.Bench => !PlanAgreed ? "Agree a plan at Size first."
+            : StepsDone == Steps ? "All steps are done." : $"Step {StepsDone + 1} of {Steps} is next.",
+        Station.HandOver => Closed ? "Handed over." : Done(Station.Bench) ? "Count the parts into the owner's bag and close the job." : "The bench work is not finished yet.",
+        _ => throw new ArgumentOutOfRangeException(nameof(station), station, "Not a station."),
+    };
+}

@@ -1,0 +1,72 @@
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Jobs;
+
+/// <summary>Brings a job's figures and its band together for the planner and the drawing.</summary>
+public static class Sizing
+{
+    /// <summary>The planner's request for a bracelet, with the house's centring and reserve.</summary>
+    /// <exception cref="InvalidOperationException">The band is no link bracelet.</exception>
+    public static PlanRequest Request(Band band, FitTarget target) =>
+        band is { Links: { } links, Clasp: { } clasp }
+            ? new PlanRequest(links, band.Spares, clasp, target, PlanRequest.HouseCentring, PlanRequest.HouseReserve)
+            : throw new InvalidOperationException("Only a link bracelet is planned link by link.");
+
+    /// <summary>The closed loop of a bracelet, to scale.</summary>
+    /// <returns>Null when a figure is missing or the model does not hold.</returns>
+    public static LoopDrawing? Draw(Figures figures, Band band, Arrangement arrangement)
+    {
+        if (band.Clasp is not { } clasp)
+            return null;
+        var micro = clasp.Tighter(arrangement.Position);
+        var pieces = new List<LoopPiece>();
+        Row(Side.Twelve, pieces, arrangement);
+        pieces.Add(new LoopPiece(PieceKind.Clasp, clasp.MicroSide, 0, clasp.Twelve + clasp.Six + micro));
+        var six = new List<LoopPiece>();
+        Row(Side.Six, six, arrangement);
+        six.Reverse();
+        pieces.AddRange(six);
+        var before = arrangement.Sum(Side.Twelve) + clasp.Twelve + (clasp.MicroSide == Side.Twelve ? micro : Length.Zero);
+        return Draw(figures, band.PivotHeight, pieces, before);
+    }
+
+    /// <summary>The closed loop of a strap in a hole, to scale.</summary>
+    /// <returns>Null when a figure is missing or the model does not hold.</returns>
+    public static LoopDrawing? Draw(Figures figures, Band band, StrapFit fit) =>
+        band.Strap is not { } strap
+            ? null
+            : Draw(
+                figures,
+                band.PivotHeight,
+                [
+                    new LoopPiece(PieceKind.Strap, Side.Twelve, 0, strap.BucklePiece),
+                    new LoopPiece(PieceKind.Strap, Side.Six, 0, strap.HoleAt(fit.Hole)),
+                ],
+                strap.BucklePiece);
+
+    /// <summary>Wrist and head alone, before a band is chosen.</summary>
+    /// <returns>Null when a figure is missing or the model does not hold.</returns>
+    public static LoopDrawing? DrawBare(Figures figures, Length pivotHeight)
+    {
+        if (figures.Target(pivotHeight) is not { } target)
+            return null;
+        var half = new Length(target.Length.Micrometres / 2);
+        return Draw(figures, pivotHeight,
+            [new LoopPiece(PieceKind.Strap, Side.Twelve, 0, half), new LoopPiece(PieceKind.Strap, Side.Six, 0, target.Length - half)], half);
+    }
+
+    private static LoopDrawing? Draw(Figures figures, Length pivotHeight, IReadOnlyList<LoopPiece> pieces, Length beforeCentre) =>
+        figures is { Wrist: { } wrist, Head: { } head }
+            ? LoopDrawing.Of(
+                WristSection.FromTape(wrist.ApproximateMillimetres, (double)NeededLength.AssumedAspect), head, pivotHeight, pieces, beforeCentre)
+            : null;
+
+    private static void Row(Side side, List<LoopPiece> pieces, Arrangement arrangement)
+    {
+        var row = arrangement.On(side);
+        for (var i = 0; i < row.Count; i++)
+            if (row[i].InLoop)
+                pieces.Add(new LoopPiece(PieceKind.Link, side, i, row[i].Pitch));
+    }
+}

@@ -1,0 +1,70 @@
+namespace IronLoop.Core.Matching;
+
+/// <summary>The rule <c>attachment</c>: how the watch takes a band against how the band attaches.</summary>
+public static class AttachmentRule
+{
+    /// <summary>The rule's name.</summary>
+    public const string Name = "attachment";
+
+    /// <summary>Judges the pair.</summary>
+    public static RuleVerdict Judge(WatchFacts watch, BandFacts band) => watch.Attachment switch
+    {
+        null => Say(Verdict.Unknown, "Look how the watch takes its band first."),
+        Attachment.SpringBarDrilled or Attachment.SpringBarBlind => SpringBar(band),
+        Attachment.FixedBar => FixedBar(band),
+        Attachment.ScrewBar => ScrewBar(band),
+        Attachment.ScrewSlot => ScrewSlot(band),
+        Attachment.OwnShape => OwnShape(watch, band),
+        _ => throw new ArgumentOutOfRangeException(nameof(watch), watch.Attachment, "Not an attachment."),
+    };
+
+    private static RuleVerdict SpringBar(BandFacts band) => band.Attaches switch
+    {
+        BandAttachment.LooseBar => Say(Verdict.Fits, "Goes on with a pair of spring bars."),
+        BandAttachment.QuickRelease => Say(Verdict.Fits, "Goes on with its own levered bars, no tool needed."),
+        BandAttachment.PullThrough => Say(Verdict.Fits, "Is pulled through over the two bars, which stay in the lugs."),
+        BandAttachment.OpenEnd => Say(Verdict.Fits, "Its open ends close round the bars."),
+        _ => Say(Verdict.No, "Needs a screwed slot; this watch has spring bars."),
+    };
+
+    private static RuleVerdict FixedBar(BandFacts band) => band.Attaches switch
+    {
+        BandAttachment.PullThrough => Say(Verdict.Fits, "Is pulled through over the fixed bars."),
+        BandAttachment.OpenEnd => Say(Verdict.Fits, "Its open ends close round the fixed bars."),
+        _ => Say(Verdict.No, "The bars are fixed, so nothing that needs a bar of its own goes on."),
+    };
+
+    private static RuleVerdict ScrewBar(BandFacts band) => band.Attaches switch
+    {
+        BandAttachment.LooseBar => Say(Verdict.Fits, "Goes on with the watch's own screwed bars, if its tube lets them through."),
+        BandAttachment.QuickRelease => new RuleVerdict(Name, Verdict.Work, "Its sprung bar has to come out to make room for the watch's screwed bar.",
+            [new PieceOfWork("Take the sprung bars out of the band", Reversible: true)]),
+        BandAttachment.PullThrough => Say(Verdict.Fits, "Is pulled through over the screwed bars."),
+        BandAttachment.OpenEnd => Say(Verdict.Fits, "Its open ends close round the screwed bars."),
+        _ => Say(Verdict.No, "Needs a screwed slot; this watch has screwed bars."),
+    };
+
+    private static RuleVerdict ScrewSlot(BandFacts band) => band.Attaches switch
+    {
+        BandAttachment.ScrewThrough => Say(Verdict.Fits, "Made to be screwed into the slot."),
+        BandAttachment.LooseBar or BandAttachment.QuickRelease when band.Material == BandMaterial.Leather =>
+            new RuleVerdict(Name, Verdict.Work, "A soft leather end can be held by the slot's screws, which pierce it.",
+                [new PieceOfWork("Let the slot's screws pierce the strap's ends, then pull hard to test both", Reversible: false)]),
+        _ => Say(Verdict.No, "The slot holds only the maker's own strap, or soft leather."),
+    };
+
+    private static RuleVerdict OwnShape(WatchFacts watch, BandFacts band)
+    {
+        if (band.Attaches is BandAttachment.PullThrough or BandAttachment.OpenEnd)
+            return Say(Verdict.No, "The case has a shape of its own; only a band made for it goes on.");
+        if (string.IsNullOrWhiteSpace(watch.Family))
+            return string.IsNullOrWhiteSpace(band.Family)
+                ? Say(Verdict.No, "The case has a shape of its own and this band is made for none; ask the maker.")
+                : Say(Verdict.Unknown, "Find the maker's family code of the case first.");
+        return string.Equals(watch.Family, band.Family, StringComparison.OrdinalIgnoreCase)
+            ? Say(Verdict.Fits, $"Made for this case, family {watch.Family}.")
+            : Say(Verdict.No, $"Made for {(string.IsNullOrWhiteSpace(band.Family) ? "no such case" : $"family {band.Family}")}, not {watch.Family}; ask the maker.");
+    }
+
+    private static RuleVerdict Say(Verdict verdict, string says) => new(Name, verdict, says);
+}

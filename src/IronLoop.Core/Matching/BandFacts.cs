@@ -1,0 +1,67 @@
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Matching;
+
+/// <summary>What a band is.</summary>
+public enum BandKind
+{
+    /// <summary>A strap of a buckle piece and a tail piece.</summary>
+    TwoPiece,
+
+    /// <summary>One piece pulled through under the case.</summary>
+    OnePiece,
+
+    /// <summary>Woven metal mesh.</summary>
+    Mesh,
+
+    /// <summary>A bracelet of links.</summary>
+    LinkBracelet,
+}
+
+/// <summary>What a band is made of.</summary>
+public enum BandMaterial
+{
+    /// <summary>Leather.</summary>
+    Leather,
+
+    /// <summary>Woven textile.</summary>
+    Textile,
+
+    /// <summary>Rubber.</summary>
+    Rubber,
+
+    /// <summary>Metal: links or mesh.</summary>
+    Metal,
+}
+
+/// <summary>How a band attaches.</summary>
+public enum BandAttachment
+{
+    /// <summary>A loose bar goes through its end.</summary>
+    LooseBar,
+
+    /// <summary>Sprung bars with a lever, built in.</summary>
+    QuickRelease,
+
+    /// <summary>Pulled through over two bars.</summary>
+    PullThrough,
+
+    /// <summary>Its open end closes round a bar.</summary>
+    OpenEnd,
+
+    /// <summary>Screwed through from the case.</summary>
+    ScrewThrough,
+}
+
+/// <summary>What matching looks at of a band.</summary>
+/// <param name="Kind">What it is.</param>
+/// <param name="Material">What it is made of.</param>
+/// <param name="Width">Its width at the lugs.</param>
+/// <param name="Attaches">How it attaches.</param>
+/// <param name="SolidEnd">Whether a metal end is solid; null when nobody looked.</param>
+/// <param name="Family">The maker's family code it is made for, if any.</param>
+public sealed record BandFacts(BandKind Kind, BandMaterial Material, Length Width, BandAttachment Attaches, bool? SolidEnd, string? Family)
+{
+    /// <summary>Whether it gives: leather, textile and rubber do, metal does not.</summary>
+    public bool IsSoft => Material != BandMaterial.Metal;
+}

@@ -1,0 +1,47 @@
+namespace IronLoop.Core.Matching;
+
+/// <summary>How a band suits a watch, best first; a candidate's verdict is the worst of its rules.</summary>
+public enum Verdict
+{
+    /// <summary>Goes on as it is and looks right.</summary>
+    Fits,
+
+    /// <summary>Goes on as it is, with a drawback the owner must be told.</summary>
+    Compromise,
+
+    /// <summary>A measurement is missing.</summary>
+    Unknown,
+
+    /// <summary>Goes on after work.</summary>
+    Work,
+
+    /// <summary>Does not go on, or should not.</summary>
+    No,
+}
+
+/// <summary>A piece of work a band needs before it goes on.</summary>
+/// <param name="What">What is done.</param>
+/// <param name="Reversible">Whether it can be undone; work that cannot needs the owner's written consent.</param>
+public sealed record PieceOfWork(string What, bool Reversible);
+
+/// <summary>What one rule found.</summary>
+/// <param name="Rule">The rule's name, such as <c>lug-width</c>.</param>
+/// <param name="Verdict">Its verdict.</param>
+/// <param name="Says">The sentence a fitter would say, with the numbers compared.</param>
+/// <param name="Work">The work it asks for, when its verdict is <see cref="Verdict.Work"/>.</param>
+public sealed record RuleVerdict(string Rule, Verdict Verdict, string Says, IReadOnlyList<PieceOfWork> Work)
+{
+    /// <summary>A verdict without work.</summary>
+    public RuleVerdict(string rule, Verdict verdict, string says)
+        : this(rule, verdict, says, [])
+    {
+    }
+}
+
+/// <summary>All that the rules found about one band on one watch.</summary>
+/// <param name="Rules">One verdict a rule, in the order the rules are asked; rules that do not apply are left out.</param>
+public sealed record Judgement(IReadOnlyList<RuleVerdict> Rules)
+{
+    /// <summary>The worst of the rules.</summary>
+    public Verdict Verdict => Rules.Count == 0 ? Verdict.Unknown : Rules.Max(r => r.Verdict);
+}

@@ -1,0 +1,39 @@
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Matching;
+
+/// <summary>
+/// The rule <c>wearer</c>: whether the band's reach holds the length this wrist wants. However well a band fits the
+/// watch, it does not fit the wearer when it cannot be closed right.
+/// </summary>
+public static class WearerRule
+{
+    /// <summary>The rule's name.</summary>
+    public const string Name = "wearer";
+
+    /// <summary>Judges a reach against a target.</summary>
+    /// <param name="reach">All lengths the band can make.</param>
+    /// <param name="target">The length wanted, or null when wrist or head was not measured.</param>
+    /// <param name="window">Half the wear window.</param>
+    /// <param name="places">What the band adjusts by, for the sentence: "position" or "hole".</param>
+    public static RuleVerdict Judge(Reach reach, Length? target, Length window, string places)
+    {
+        if (target is not { } wanted)
+            return new RuleVerdict(Name, Verdict.Unknown, "Measure the wrist and the lug-to-lug first.");
+        if (reach.Shortest is not { } shortest || reach.Longest is not { } longest)
+            return new RuleVerdict(Name, Verdict.No, "Its clasp cannot be brought to the middle, whatever is taken out.");
+        if (reach.HoldsWithRoom(wanted, window))
+            return new RuleVerdict(Name, Verdict.Fits, $"Makes the {wanted.ToTenths()} wanted with a {places} left each way.");
+        if (reach.Holds(wanted, window))
+            return new RuleVerdict(Name, Verdict.Compromise, $"Makes the {wanted.ToTenths()} wanted, but with no {places} left one way.");
+        var missing = reach.Lengths.Min(l => (l.Length - wanted).Abs()) - window;
+        if (wanted < shortest)
+            return new RuleVerdict(Name, Verdict.No, $"Shortest it makes is {shortest.ToTenths()}: {missing.ToTenths()} too loose.");
+        if (wanted > longest)
+            return new RuleVerdict(Name, Verdict.No, $"Longest it makes is {longest.ToTenths()}: {missing.ToTenths()} too tight.");
+        var (below, above) = reach.GapAt(wanted, window)!.Value;
+        return new RuleVerdict(Name, Verdict.No,
+            $"Makes {below!.Value.ToTenths()} or {above!.Value.ToTenths()} and nothing between: misses by {missing.ToTenths()}.");
+    }
+}

@@ -1,0 +1,88 @@
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Server.Contract;
+
+/// <summary>A request that is refused: nothing of it was stored.</summary>
+internal sealed class RefusedException(int status, string title, IReadOnlyDictionary<string, string[]> errors) : Exception(title)
+{
+    public int Status { get; } = status;
+
+    public IReadOnlyDictionary<string, string[]> Errors { get; } = errors;
+
+    /// <summary>What is asked for does not go with the state the job is in.</summary>
+    public static RefusedException Conflict(string title) => new(StatusCodes.Status409Conflict, title, new Dictionary<string, string[]>());
+
+    public static RefusedException NotFound(string title) => new(StatusCodes.Status404NotFound, title, new Dictionary<string, string[]>());
+}
+
+/// <summary>Gathers what is wrong with a request by JSON path, so that all of it is said at once.</summary>
+internal sealed class Refusals
+{
+    private readonly Dictionary<string, List<string>> _errors = [];
+
+    public bool Any => _errors.Count > 0;
+
+    public void Add(string path, string message)
+    {
+        if (!_errors.TryGetValue(path, out var messages))
+            _errors[path] = messages = [];
+        messages.Add(message);
+    }
+
+    public void Check(string path, AllowedLength allowed, Length value)
+    {
+        if (!allowed.Holds(value))
+            Add(path, allowed.Refuse(NameOf(path), value));
+    }
+
+    public void Check(string path, AllowedNumber allowed, decimal value)
+    {
+        if (!allowed.Holds(value))
+            Add(path, allowed.Refuse(NameOf(path), value));
+    }
+
+    /// <summary>Reads free text: trimmed, not longer than allowed, no control characters but line breaks.</summary>
+    public string Text(string path, string? value, int longest, bool required)
+    {
+        var text = (value ?? "").Trim();
+        if (required && text.Length == 0)
+            Add(path, $"{NameOf(path)} is empty; give 1 to {longest} characters.");
+        if (text.Length > longest)
+            Add(path, $"{NameOf(path)} has {text.Length} characters; allowed are at most {longest}.");
+        if (text.Any(c => char.IsControl(c) && c is not ('\n' or '\r' or '\t')) || HasLoneSurrogate(text))
+            Add(path, $"{NameOf(path)} has characters that are no text.");
+        return text;
+    }
+
+    /// <summary>Reads a length as typed; empty means that it is not known.</summary>
+    public Length? Typed(string path, string? typed, AllowedLength allowed)
+    {
+        if (string.IsNullOrWhiteSpace(typed))
+            return null;
+        if (!LengthText.TryParse(typed, out var length, out var why))
+            Add(path, why);
+        else if (!allowed.Holds(length))
+            Add(path, allowed.Refuse(NameOf(path), length));
+        return length;
+    }
+
+    public void ThrowIfAny(string title = "Some figures cannot be taken.")
+    {
+        if (Any)
+            throw new RefusedException(StatusCodes.Status400BadRequest, title, _errors.ToDictionary(e => e.Key, e => e.Value.ToArray()));
+    }
+
+    private static string NameOf(string path) => path[(path.LastIndexOf('.') + 1)..];
+
+    private static bool HasLoneSurrogate(string text)
+    {
+        for (var i = 0; i < text.Length; i++)
+        {
+            if (char.IsHighSurrogate(text[i]) && i + 1 < text.Length && char.IsLowSurrogate(text[i + 1]))
+                i++;
+            else if (char.IsSurrogate(text[i]))
+                return true;
+        }
+        return false;
+    }
+}

@@ -1,0 +1,52 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using IronLoop.Core.Measuring;
+using Microsoft.AspNetCore.OpenApi;
+using Microsoft.OpenApi;
+
+namespace IronLoop.Server.Contract;
+
+/// <summary>How JSON is read and written, and how the OpenAPI document tells of it.</summary>
+internal static class Wire
+{
+    public static void Configure(JsonSerializerOptions options)
+    {
+        // Strict on the way in: an unknown field is more often a typing mistake than a wish.
+        options.UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow;
+        options.AllowDuplicateProperties = false;
+        options.NumberHandling = JsonNumberHandling.Strict;
+        options.RespectNullableAnnotations = true;
+        options.RespectRequiredConstructorParameters = true;
+        options.Converters.Add(new LengthInMillimetres());
+        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
+    }
+
+    public static void Configure(OpenApiOptions options)
+    {
+        options.AddSchemaTransformer((schema, context, _) =>
+        {
+            var type = Nullable.GetUnderlyingType(context.JsonTypeInfo.Type) ?? context.JsonTypeInfo.Type;
+            if (type == typeof(Length))
+            {
+                schema.Type = context.JsonTypeInfo.Type == typeof(Length) ? JsonSchemaType.Number : JsonSchemaType.Number | JsonSchemaType.Null;
+                schema.Description = "Millimetres, at most three decimals.";
+            }
+            if (context.JsonTypeInfo.ElementType == typeof(Length))
+                schema.Items = new OpenApiSchema { Type = JsonSchemaType.Number };
+            return Task.CompletedTask;
+        });
+        // A length is written in place, since a plain number reads better than a reference. So is a choice that may be
+        // left out: sharing the choice's own schema would let null in everywhere.
+        options.CreateSchemaReferenceId = info =>
+            info.Type == typeof(Length) || Nullable.GetUnderlyingType(info.Type) is { } inner && (inner.IsEnum || inner == typeof(Length))
+                ? null
+                : OpenApiOptions.CreateDefaultSchemaReferenceId(info);
+        options.AddDocumentTransformer((document, _, _) =>
+        {
+            document.Info.Title = "Iron Loop";
+            document.Info.Description = "Fitting straps, mesh and bracelets: needed length, link plans, matching, and the jobs of a shop.";
+            document.Servers?.Clear();
+            return Task.CompletedTask;
+        });
+    }
+}

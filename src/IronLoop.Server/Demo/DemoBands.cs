@@ -1,0 +1,75 @@
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Demo;
+
+/// <summary>The bands of the demo: stock of the bench on the landing, and owners' own.</summary>
+internal static class DemoBands
+{
+    public static IReadOnlyList<StockBand> Stock =>
+    [
+        Bracelet("SK-2011", "Three-row bracelet", 20, "brushed", solid: true, Row(9.0m, 2, 8.2m, 7), Row(9.0m, 2, 8.2m, 6),
+            new BraceletClasp(Mm(18.4m), Mm(19.6m), Side.Twelve, 5, Mm(2.4m), 2), "fold-over with safety flap", 3.4m, 8_900, 3),
+        Bracelet("SK-2012", "Flat-link bracelet with half links", 20, "polished", solid: true,
+            [.. Row(8.6m, 2, 8.6m, 6), new Link(Mm(5.0m), true)], Row(8.6m, 2, 8.6m, 6),
+            new BraceletClasp(Mm(17.0m), Mm(21.5m), Side.Six, 6, Mm(2.0m), 2), "fold-over", 3.2m, 11_500, 2),
+        Bracelet("SK-2014", "Broad-link bracelet", 20, "brushed", solid: true, Row(10.8m, 1, 10.8m, 6), Row(10.8m, 1, 10.8m, 5),
+            new BraceletClasp(Mm(15.0m), Mm(15.0m), Side.Twelve, 1, Length.Zero, 0), "butterfly with push buttons", 3.6m, 9_400, 1),
+        Bracelet("SK-1821", "Fine-link bracelet", 18, "polished", solid: false, Row(5.4m, 3, 5.4m, 10), Row(5.4m, 3, 5.4m, 10),
+            new BraceletClasp(Mm(16.5m), Mm(17.5m), Side.Twelve, 4, Mm(2.5m), 1), "fold-over", 2.6m, 6_200, 2),
+        Bracelet("SK-2231", "Harbour bracelet", 22, "brushed", solid: true, Row(10.0m, 2, 9.0m, 7), Row(10.0m, 2, 9.0m, 6),
+            new BraceletClasp(Mm(20.0m), Mm(22.5m), Side.Six, 8, Mm(1.8m), 3), "fold-over with slide", 3.8m, 13_900, 2),
+        Strap("SK-L18", "Calf strap", 18, BandMaterial.Leather, "brown", BandAttachment.LooseBar, 2.4m, 68, 108, 52, 7, 3_400, 6),
+        Strap("SK-L20", "Calf strap", 20, BandMaterial.Leather, "brown", BandAttachment.LooseBar, 2.8m, 75, 118, 58, 7, 3_600, 5),
+        Strap("SK-L20X", "Calf strap, long", 20, BandMaterial.Leather, "black", BandAttachment.QuickRelease, 2.8m, 80, 130, 66, 7, 3_900, 2),
+        Strap("SK-L22", "Saddle strap", 22, BandMaterial.Leather, "tan", BandAttachment.LooseBar, 3.4m, 78, 122, 62, 7, 4_400, 3),
+        Strap("SK-L21", "Goat strap", 21, BandMaterial.Leather, "black", BandAttachment.LooseBar, 2.0m, 74, 116, 58, 7, 3_800, 1),
+        Strap("SK-T20", "Woven strap", 20, BandMaterial.Textile, "grey", BandAttachment.QuickRelease, 1.8m, 76, 120, 56, 8, 2_200, 8),
+        Strap("SK-T18", "Woven strap", 18, BandMaterial.Textile, "navy", BandAttachment.QuickRelease, 1.6m, 70, 112, 52, 8, 2_100, 4),
+        Strap("SK-R22", "Rubber strap", 22, BandMaterial.Rubber, "black", BandAttachment.LooseBar, 4.0m, 80, 128, 60, 9, 2_900, 4),
+        Strap("SK-E20", "Open-end strap", 20, BandMaterial.Textile, "olive", BandAttachment.OpenEnd, 2.0m, 76, 120, 58, 7, 2_600, 2),
+        Strap("SK-S20", "Slot strap, last of its make", 20, BandMaterial.Leather, "black", BandAttachment.ScrewThrough, 2.2m, 75, 118, 58, 7, 7_800, 0),
+        Strap("SK-N18", "Notched strap, family TS7", 18, BandMaterial.Rubber, "white", BandAttachment.ScrewThrough, 3.0m, 70, 112, 54, 7, 5_600, 1, "TS7"),
+    ];
+
+    /// <summary>An owner's bracelet with long links and two micro positions: it never closes right, whatever is taken out.</summary>
+    public static StockBand BetweenSizes(long owner) =>
+        Bracelet("OWN-ORREL", "Own broad-link bracelet", 22, "brushed", solid: true, Row(11.2m, 2, 11.2m, 6), Row(11.2m, 2, 11.2m, 5),
+            new BraceletClasp(Mm(21.0m), Mm(16.0m), Side.Twelve, 2, Mm(1.5m), 0), "fold-over, two holes", 4.0m, 0, 1) with { OwnerClientId = owner };
+
+    /// <summary>A returning owner's bracelet, sized down once; its two links wait in the bag.</summary>
+    public static StockBand WithBag(long owner)
+    {
+        var own = Bracelet("OWN-FENWICK", "Own three-row bracelet, bag of two links", 20, "polished", solid: true,
+            Row(8.2m, 2, 8.2m, 5), Row(8.2m, 2, 8.2m, 4),
+            new BraceletClasp(Mm(18.4m), Mm(19.6m), Side.Twelve, 5, Mm(2.4m), 4), "fold-over with safety flap", 3.4m, 0, 1);
+        return own with { OwnerClientId = owner, Band = own.Band with { Spares = [new SpareLinks(Mm(8.2m), 2)] } };
+    }
+
+    /// <summary>A small wrist's bracelet: only two links come out on the 12 side, so the clasp drifts.</summary>
+    public static StockBand SmallWrist(long owner) =>
+        Bracelet("OWN-LINNET", "Own bracelet, few links come out", 18, "brushed", solid: true, Row(7.6m, 5, 7.6m, 2), Row(7.6m, 3, 7.6m, 5),
+            new BraceletClasp(Mm(18.0m), Mm(18.0m), Side.Six, 4, Mm(2.2m), 1), "fold-over", 3.0m, 0, 1) with { OwnerClientId = owner };
+
+    private static StockBand Bracelet(
+        string article, string name, decimal width, string finish, bool solid, Link[] twelve, Link[] six, BraceletClasp clasp, string claspName,
+        decimal thickness, long price, int inStock) =>
+        new(0, article, name, null, finish, "steel", price, inStock, new Band(
+            new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, Mm(width), BandAttachment.LooseBar, solid, null),
+            Mm(thickness), claspName, new Bracelet(twelve, six), [], clasp, null));
+
+    private static StockBand Strap(
+        string article, string name, decimal width, BandMaterial material, string colour, BandAttachment attaches, decimal thickness,
+        decimal bucklePiece, decimal tail, decimal firstHole, int holes, long price, int inStock, string? family = null) =>
+        new(0, article, name, null, material == BandMaterial.Leather ? "smooth" : "plain", colour, price, inStock, new Band(
+            new BandFacts(BandKind.TwoPiece, material, Mm(width), attaches, null, family),
+            Mm(thickness), "pin buckle", null, [], null, new TwoPieceStrap(Mm(bucklePiece), Mm(tail), Mm(firstHole), Mm(6.5m), holes)));
+
+    private static Link[] Row(decimal fixedPitch, int fixedCount, decimal pitch, int count) =>
+        [.. Enumerable.Repeat(new Link(Mm(fixedPitch), false), fixedCount), .. Enumerable.Repeat(new Link(Mm(pitch), true), count)];
+
+    private static Length Mm(decimal millimetres) => Length.FromMillimetres(millimetres);
+}

@@ -1,0 +1,152 @@
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
+using IronLoop.Core.Tray;
+using IronLoop.Server.HandOver;
+using IronLoop.Server.Loop;
+using IronLoop.Server.Rack;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Demo;
+
+/// <summary>
+/// A made-up fitting bench on the landing of Skerrow, a made-up ferry island, with made-up people and watchmakers.
+/// Its jobs stand in all stations.
+/// </summary>
+internal static class DemoShop
+{
+    /// <summary>Fills a shop that has no client yet.</summary>
+    public static void FillWhenEmpty(ShopFile shop, TimeProvider clock)
+    {
+        using var work = shop.Begin();
+        if (Clients.Count(work) > 0)
+            return;
+        var day = new DemoDay(work, clock, DemoBands.Stock.ToDictionary(b => b.Article, b => Bands.Add(work, b)));
+
+        // In the log already.
+        var first = day.TakeIn("Runa Fenwick", "harbour 4", "Ostwick three-hander, steel", Request.ChangeStrap, "Something lighter for the summer.", 21, -14, "MK");
+        day.Gauge(first, Figures("20", Attachment.SpringBarDrilled, "48.2", "172", WearPreference.Regular, "44.1", "3.2"));
+        day.ToTheBench(first, "SK-T20");
+        day.TickAll(first);
+        day.HandOver(first, 14);
+        var second = day.TakeIn("Osk Brandel", "the net loft", "Pellmarsh diver", Request.TakeLinksOut, "Slides down to my hand.", 17, -10, "TB");
+        day.Gauge(second, Figures("22", Attachment.SpringBarDrilled, "50.4", "184", WearPreference.Regular, "46.0", "3.8"));
+        day.ToTheBench(second, "SK-2231");
+        day.TickAll(second);
+        day.HandOver(second, 10);
+
+        // Ready to go back.
+        var ready = day.TakeIn("Hale Torvic", "ferry office", "Ostwick field watch", Request.ChangeStrap, "Bracelet, please, and not too tight.", 6, 0, "MK");
+        day.Gauge(ready, Figures("20", Attachment.SpringBarBlind, "47.0", "176", WearPreference.Easy, "43.0", "2.8"));
+        day.ToTheBench(ready, "SK-2011");
+        day.TickAll(ready);
+
+        // Halfway through the bench work, before the try-on.
+        var halfway = day.TakeIn("Bettan Oakes", "upper mill", "Pellmarsh regatta", Request.TakeLinksOut, "For my birthday on Sunday.", 4, 1, "TB");
+        day.Gauge(halfway, Figures("22", Attachment.SpringBarDrilled, "49.5", "168", WearPreference.Regular, "45.5", "3.6"));
+        day.ToTheBench(halfway, "SK-2231");
+        day.Tick(halfway, 5);
+
+        // Waiting for the fitter to look the plan over.
+        var size = day.TakeIn("Sunniva Marl", "lighthouse row 2", "Ostwick moon dial", Request.ChangeStrap, "The old bracelet left a gap under the wrist.", 3, 2, "MK");
+        day.Gauge(size, Figures("20.1", Attachment.SpringBarBlind, "46.8", "163", WearPreference.Regular, "42.9", "3.1"));
+        day.Choose(size, "SK-2012");
+        day.KeepClasp(size);
+
+        // A bracelet with no length between tight and loose.
+        var between = day.TakeIn("Ketil Orrel", "boat shed", "Pellmarsh chronograph", Request.TakeLinksOut, "Never right: tight in the morning or it turns over.", 5, -1, "TB");
+        day.Gauge(between, Figures("22", Attachment.SpringBarDrilled, "51.0", "174", WearPreference.Snug, "46.8", "4.0"));
+        day.ChooseOwn(between, DemoBands.BetweenSizes);
+
+        // A small wrist whose 12 side runs out of links.
+        var small = day.TakeIn("Isbet Linnet", "school lane 9", "Tarn & Sedge small seconds", Request.TakeLinksOut, "My grandmother's; it turns round my wrist.", 2, 3, "MK");
+        day.Gauge(small, Figures("18", Attachment.SpringBarBlind, "39.5", "142", WearPreference.Regular, null, null));
+        day.ChooseOwn(small, DemoBands.SmallWrist);
+        day.KeepClasp(small);
+
+        // Back with the bag: two links to go in again.
+        var back = day.TakeIn("Runa Fenwick", "harbour 4", "Ostwick dress watch", Request.PutLinksIn, "Tight since the warm weather. I kept the bag.", 1, 1, "MK");
+        day.Gauge(back, Figures("20", Attachment.SpringBarBlind, "45.6", "174", WearPreference.Regular, "41.9", "2.6"));
+        day.ChooseOwn(back, DemoBands.WithBag);
+
+        // A strap whose hole is to be chosen.
+        var strap = day.TakeIn("Dorrit Vale", "post office", "Tarn & Sedge thin one", Request.ChangeStrap, "Brown, as before.", 2, 4, "TB");
+        day.Gauge(strap, Figures("18.2", Attachment.SpringBarDrilled, "41.0", "158", WearPreference.Snug, "37.2", "2.2"));
+        day.Choose(strap, "SK-L18");
+        day.KeepClasp(strap);
+
+        // No band chosen yet, one watch for each way a band is taken.
+        day.Gauge(day.TakeIn("Jory Quill", "the quarry", "Ostwick field watch, soldered bars", Request.ChangeStrap, "It fell off once. Never again.", 1, 2, "MK"),
+            Figures("20", Attachment.FixedBar, "47.5", "181", WearPreference.Regular, null, null));
+        day.Gauge(day.TakeIn("Maren Stoll", "chandlery", "Tarn & Sedge slot case", Request.ChangeStrap, "The maker says there are no more straps.", 3, 5, "TB"),
+            Figures("20", Attachment.ScrewSlot, "44.0", "160", WearPreference.Regular, "40.0", "2.4"));
+        day.Gauge(day.TakeIn("Aslo Finn", "slipway", "Pellmarsh ferryman, screwed bars", Request.ChangeStrap, "Leather, soft, long enough for over a sleeve.", 1, 6, "MK"),
+            Figures("20", Attachment.ScrewBar, "49.0", "190", WearPreference.Easy, "45.0", "3.4"));
+        day.Gauge(day.TakeIn("Wenna Dray", "bakery", "Tarn & Sedge shaped case", Request.ChangeStrap, "White again if you can.", 1, 7, "TB"),
+            Figures("18", Attachment.OwnShape, "42.0", "155", WearPreference.Regular, "38.0", "2.5") with { Family = "TS7" });
+
+        // On the way through gauging, and just taken in.
+        day.Gauge(day.TakeIn("Pir Halloran", "signal house", "Pellmarsh diver, second hand", Request.ChangeStrap, "Bought at the fair, no band on it.", 0, 3, "MK"),
+            Figures("21.4", Attachment.SpringBarDrilled, null, null, null, null, null));
+        day.TakeIn("Elspet Ramm", "manse", "Tarn & Sedge pendant, on a bar", Request.SomethingElse, "Can this be worn on the wrist at all? Nickel makes her skin red.", 0, 8, "TB");
+        work.Keep();
+    }
+
+    private static Figures Figures(
+        string? lugWidth, Attachment attachment, string? lugToLug, string? wrist, WearPreference? wear, string? barToBar, string? barRise)
+    {
+        static Length? Read(string? typed) => typed is null ? null : LengthText.TryParse(typed, out var length, out var why) ? length : throw new FormatException(why);
+        return new Figures(Read(lugWidth), attachment, Read(lugToLug), Read(barToBar), Read(barRise), Read(wrist), wear, null);
+    }
+
+    /// <summary>Works jobs through the stations with the same storage and core as the fitter's screens do.</summary>
+    private sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<string, long> stock)
+    {
+        public long TakeIn(string client, string contact, string watch, Request request, string words, int daysAgo, int promisedIn, string by)
+        {
+            var at = clock.GetUtcNow().AddDays(-daysAgo).AddMinutes(-37);
+            var owner = Clients.FindOrAdd(work, client, contact);
+            var id = Storage.Jobs.Add(work, owner, Watches.FindOrAdd(work, owner, watch), request, words, clock.Today().AddDays(promisedIn), at, by);
+            Log.Write(work, id, at, by, Station.TakeIn, $"Taken in: {Server.TakeIn.RequestWords.Of(request)}. {words}");
+            return id;
+        }
+
+        public void Gauge(long job, Figures figures) => Watches.Gauge(work, job, figures);
+
+        public void Choose(long job, string article) => Storage.Jobs.ChooseBand(work, job, stock[article]);
+
+        public void ChooseOwn(long job, Func<long, StockBand> own) =>
+            Storage.Jobs.ChooseBand(work, job, Bands.Add(work, own(JobFile.Read(work, job).Job.Client.Id)));
+
+        public void KeepClasp(long job) => Storage.Jobs.KeepClasp(work, job, clock.GetUtcNow());
+
+        public void ToTheBench(long job, string article)
+        {
+            Choose(job, article);
+            KeepClasp(job);
+            var file = JobFile.Read(work, job);
+            Plans.Set(work, job, new StoredPlan(file.Arrangement()!, file.Target!.Value.Length, clock.GetUtcNow()));
+        }
+
+        public void TickAll(long job) => Tick(job, int.MaxValue);
+
+        public void Tick(long job, int steps)
+        {
+            foreach (var step in JobFile.Read(work, job).Steps.Take(steps))
+                BenchTicks.Set(work, job, step.Key, true, clock.GetUtcNow());
+        }
+
+        public void HandOver(long job, int daysAgo)
+        {
+            var file = JobFile.Read(work, job);
+            var at = clock.GetUtcNow().AddDays(-daysAgo);
+            var bag = file.Band is { Links: not null } band ? Bag.Of(file.Plan!.Arrangement, band.Spares) : [];
+            Bags.Fill(work, job, bag);
+            var held = bag.Count == 0 ? "Nothing for the bag." : $"In the bag: {string.Join(", ", bag.Select(l => $"{l.Count} {l.What}"))}.";
+            Log.Write(work, job, at, file.Job.TakenInBy, Station.HandOver,
+                $"Handed over. {WhatWasDone.Say(file)} {LoopSheet.Of(file).FinalFigures} {held}");
+            Storage.Jobs.Close(work, job, at);
+        }
+    }
+}

@@ -1,0 +1,89 @@
+using System.Text.Json.Serialization;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Tray;
+using IronLoop.Server.Contract;
+using IronLoop.Server.Loop;
+using IronLoop.Server.Rack;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.HandOver;
+
+/// <summary>A kind of part in the owner's bag.</summary>
+[method: JsonConstructor]
+internal readonly record struct BagLineWire(string What, int Count);
+
+/// <summary>What the hand-over shows.</summary>
+internal sealed record HandOverSheet(string Done, string Figures, IReadOnlyList<BagLineWire> Bag, bool Ready, bool Closed);
+
+/// <summary>What was counted into the bag.</summary>
+/// <param name="Counted">Each kind of part and how many were counted.</param>
+/// <param name="By">The fitter's initials, 1 to 4 letters.</param>
+/// <param name="Note">What is not settled gets a note.</param>
+internal sealed record HandOverWire(IReadOnlyList<BagLineWire> Counted, string By, string? Note = null);
+
+/// <summary>Hand-over: what was removed goes into the bag, counted; the job is closed and in the log.</summary>
+internal static class HandOverEndpoints
+{
+    public static void MapHandOver(this IEndpointRouteBuilder routes)
+    {
+        var handOver = routes.MapGroup("/api/jobs/{id:long}/hand-over").WithTags("hand-over");
+        handOver.MapGet("", Sheet).WithName("handOverSheet").WithSummary("What was done and what the bag must hold.")
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        handOver.MapPost("", HandOver).WithName("handOver").WithSummary("Counts the bag and closes the job.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+    }
+
+    private static HandOverSheet Sheet(long id, ShopFile shop)
+    {
+        using var work = shop.Look();
+        var file = JobFile.Read(work, id);
+        var closed = file.Job.ClosedAt is not null;
+        return new HandOverSheet(
+            WhatWasDone.Say(file),
+            LoopSheet.Of(file).FinalFigures,
+            [.. (closed ? Bags.Of(work, id) : Expected(file)).Select(l => new BagLineWire(l.What, l.Count))],
+            file.Progress.Done(Station.Bench) && !closed,
+            closed);
+    }
+
+    private static JobWire HandOver(long id, HandOverWire counted, ShopFile shop, TimeProvider clock)
+    {
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustBeOpen();
+        var open = Enum.GetValues<Station>().Where(s => s != Station.HandOver && !file.Progress.Done(s)).ToList();
+        if (open.Count > 0)
+            throw RefusedException.Conflict($"Not ready to hand over. {file.Progress.Says(open[0])}");
+
+        var refusals = new Refusals();
+        var note = refusals.Text("$.note", counted.Note, TakeIn.TakeInWire.LongestWords, required: false);
+        var by = (counted.By ?? "").Trim().ToUpperInvariant();
+        if (by.Length is < 1 or > 4 || !by.All(char.IsLetter))
+            refusals.Add("$.by", $"by is “{counted.By}”; allowed are the fitter's initials, 1 to 4 letters.");
+        var expected = Expected(file);
+        foreach (var line in expected)
+        {
+            var found = counted.Counted.Where(c => c.What == line.What).Sum(c => (long)c.Count);
+            if (found != line.Count)
+                refusals.Add("$.counted", $"{line.What}: {found} counted, {line.Count} must be in the bag.");
+        }
+        foreach (var stray in counted.Counted.Where(c => expected.All(e => e.What != c.What)))
+            refusals.Add("$.counted", $"{stray.What}: nothing of this kind came out.");
+        refusals.ThrowIfAny("The bag does not hold what came out. Look in the tray before closing.");
+
+        var now = clock.GetUtcNow();
+        if (file.Stock is { OwnerClientId: null } stock && !Bands.BookOut(work, stock.Id))
+            throw RefusedException.Conflict($"{stock.Name} is no longer in stock; correct the stock first.");
+        Bags.Fill(work, id, expected);
+        var bag = expected.Count == 0 ? "Nothing for the bag." : $"In the bag: {string.Join(", ", expected.Select(l => $"{l.Count} {l.What}"))}.";
+        Log.Write(work, id, now, by, Station.HandOver,
+            $"Handed over. {WhatWasDone.Say(file)} {LoopSheet.Of(file).FinalFigures} {bag} {note}".TrimEnd());
+        Storage.Jobs.Close(work, id, now);
+        var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
+        work.Keep();
+        return job;
+    }
+
+    private static IReadOnlyList<BagLine> Expected(JobFile file) =>
+        file.Plan is { } plan && file.Band is { Links: not null } band ? Bag.Of(plan.Arrangement, band.Spares) : [];
+}

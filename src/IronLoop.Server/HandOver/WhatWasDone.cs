@@ -1,0 +1,31 @@
+using IronLoop.Core.Fitting;
+using IronLoop.Server.Rack;
+
+namespace IronLoop.Server.HandOver;
+
+/// <summary>What was done to a job, in plain words for owner and log.</summary>
+internal static class WhatWasDone
+{
+    public static string Say(JobFile file)
+    {
+        if (file.Stock is not { } stock)
+            return "Nothing was done yet.";
+        var did = new List<string> { stock.OwnerClientId is null ? $"{stock.Name} fitted." : $"Own band, {stock.Name}." };
+        if (file.Plan is not { } plan)
+            return did[0];
+        if (stock.Band.Strap is { } strap)
+            return $"{did[0]} Closed in hole {plan.Arrangement.Position + 1} of {strap.Holes}.";
+        foreach (var side in (Side[])[Side.Twelve, Side.Six])
+        {
+            foreach (var (fate, word) in ((LinkFate, string)[])[(LinkFate.Leaves, "taken out of"), (LinkFate.Joins, "put into")])
+            {
+                var count = plan.Arrangement.On(side).Count(l => l.Fate == fate);
+                if (count > 0)
+                    did.Add($"{count} {(count == 1 ? "link" : "links")} {word} the {PlanWords.Name(side)} side.");
+            }
+        }
+        if (stock.Band.Clasp is { Positions: > 1 } clasp)
+            did.Add($"Micro-adjust in position {plan.Arrangement.Position + 1} of {clasp.Positions}.");
+        return string.Join(' ', did);
+    }
+}

@@ -1,0 +1,209 @@
+using System.Text.Json.Serialization;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Measuring;
+using IronLoop.Server.Rack;
+
+namespace IronLoop.Server.Loop;
+
+internal sealed record PointWire(double X, double Y)
+{
+    public static PointWire Of(DrawnPoint point) => new(Math.Round(point.X, 2), Math.Round(point.Y, 2));
+}
+
+/// <summary>A piece of the band round the wrist; its points are x, y, x, y… in millimetres, y upward.</summary>
+internal sealed record PieceWire(PieceKind Kind, Side Side, int Ordinal, LinkFate? Fate, IReadOnlyList<double> Points);
+
+/// <summary>The loop to scale, in millimetres round the wrist's centre.</summary>
+internal sealed record DrawingWire(
+    double HalfWidthMm,
+    double HalfDepthMm,
+    Length BarToBarMm,
+    Length BarRiseMm,
+    Length? LugToLugMm,
+    bool HeadAssumed,
+    bool BandChosen,
+    Length ThicknessMm,
+    IReadOnlyList<PieceWire> Pieces,
+    PointWire Lowest,
+    PointWire ClaspCentre);
+
+[method: JsonConstructor]
+internal readonly record struct PlacedLinkWire(Length PitchMm, LinkFate Fate);
+
+internal sealed record LayOutClaspWire(string Name, Length TwelveMm, Length SixMm, Length MicroMm, Side MicroSide, int Positions, int Position, int PositionNow);
+
+internal sealed record LayOutStrapWire(Length BucklePieceMm, Length TailMm, IReadOnlyList<Length> HolesMm, int Hole, Length PastBuckleMm, bool KeepersHold);
+
+/// <summary>The band opened flat: rows from case to clasp.</summary>
+internal sealed record LayOutWire(
+    IReadOnlyList<PlacedLinkWire> Twelve,
+    IReadOnlyList<PlacedLinkWire> Six,
+    IReadOnlyList<PlacedLinkWire> Spares,
+    LayOutClaspWire? Clasp,
+    LayOutStrapWire? Strap);
+
+internal sealed record RulerWire(decimal Mm, decimal FromMm, decimal? ToMm, bool Inside, string Text, string Inches)
+{
+    public static RulerWire Of(Ruler ruler) =>
+        new(ruler.Millimetres, ruler.From, ruler.To, ruler.Inside, ruler.Text, ruler.Inches);
+}
+
+internal sealed record RulersWire(RulerWire Ease, Temper Temper, RulerWire OffCentre, RulerWire Tighter, RulerWire Looser);
+
+/// <summary>What the loop comes to.</summary>
+internal sealed record LoopFiguresWire(Length LengthMm, Length TargetMm, double NeededMm, double SigmaMm, int ChancePercent, int LinksMoved, Length MisfitMm, decimal TroubleMm);
+
+/// <summary>The loop, the lay-out and the rulers of a job, as far as it is known.</summary>
+/// <param name="Says">What is known and what is next, or why nothing is drawn.</param>
+/// <param name="Notice">What the fitter must know before going on; null when nothing.</param>
+/// <param name="IsPlanned">Whether the arrangement is the planner's own.</param>
+/// <param name="PlannersSay">The planner's answer in words; null where there is none.</param>
+internal sealed record LoopSheet(
+    string Says,
+    string? Notice,
+    bool IsPlanned,
+    string? PlannersSay,
+    DrawingWire? Drawing,
+    LayOutWire? LayOut,
+    RulersWire? Rulers,
+    LoopFiguresWire? Figures)
+{
+    /// <summary>Ease, centre and what is left, in one sentence.</summary>
+    public string FinalFigures => Rulers is not { } rulers
+        ? ""
+        : $"Ease {rulers.Ease.Text}, off-centre {rulers.OffCentre.Text}, {rulers.Tighter.Text} left to tighten and {rulers.Looser.Text} to loosen.";
+
+    public static LoopSheet Of(JobFile file)
+    {
+        var figures = file.Figures;
+        if (figures.Head is not { } head || figures.Wrist is not { } wrist || figures.Wear is null)
+            return Blank(file.Progress.Says(Station.Size));
+        if (file.Target is not { } target || file.Need is not { } need)
+            return Blank("The head's bars lie inside the band's path on this wrist; gauge bar-to-bar and rise again.");
+        if (file.Band is not { } band || file.Arrangement() is not { } arrangement)
+        {
+            var bare = Sizing.DrawBare(figures, file.PivotHeight);
+            return Blank("Wrist and head are known; no band is chosen yet.") with { Drawing = Draw(file, head, bare, null) };
+        }
+        return band.Strap is { } strap
+            ? OfStrap(file, head, band, strap, arrangement, target, need)
+            : OfBracelet(file, head, band, arrangement, target, need);
+    }
+
+    private static LoopSheet Blank(string says) => new(says, null, true, null, null, null, null, null);
+
+    private static LoopSheet OfBracelet(JobFile file, Head head, Band band, Arrangement arrangement, FitTarget target, Need need)
+    {
+        var request = Sizing.Request(band, target);
+        var clasp = request.Clasp;
+        var answer = Planner.Answer(request);
+        var planned = Arrangement.Of(request.Bracelet, answer.Recommended);
+        var judged = Planner.Judge(request, arrangement);
+        var wear = Wear.Of(file.Figures.Wear!.Value);
+        var isPlanned = Same(arrangement, planned);
+        var lengths = Enumerable.Range(0, clasp.Positions)
+            .Select(m => judged.Length - clasp.Tighter(arrangement.Position) + clasp.Tighter(m));
+        return new LoopSheet(
+            Tell(judged, isPlanned, answer.Recommended.Figures),
+            Warn(file, target),
+            isPlanned,
+            answer.Says,
+            Draw(file, head, Sizing.Draw(file.Figures, band, arrangement), arrangement),
+            new LayOutWire(
+                Row(arrangement.Twelve),
+                Row(arrangement.Six),
+                [.. SparesLeft(band, arrangement)],
+                new LayOutClaspWire(
+                    band.ClaspName, clasp.Twelve, clasp.Six, clasp.Tighter(arrangement.Position), clasp.MicroSide, clasp.Positions,
+                    arrangement.Position, clasp.Position),
+                null),
+            Draw(FitRulers.Of(judged, request, need.Needed, wear)),
+            new LoopFiguresWire(
+                judged.Length, target.Length, Math.Round(need.Needed, 2), Math.Round(need.Sigma, 2),
+                Percent(FirstTimeChance.Of(need, lengths, wear)), judged.LinksMoved, judged.Misfit, judged.TroubleMillimetres));
+    }
+
+    private static LoopSheet OfStrap(
+        JobFile file, Head head, Band band, TwoPieceStrap strap, Arrangement arrangement, FitTarget target, Need need)
+    {
+        var fit = strap.In(arrangement.Position, target);
+        var best = strap.Nearest(target);
+        var wear = Wear.Of(file.Figures.Wear!.Value);
+        var isPlanned = fit.Hole == best.Hole;
+        var tail = best.KeepersHold ? "both keepers hold the tail" : $"the tail passes the buckle by only {best.PastBuckle.ToTenths()}, too little for both keepers";
+        return new LoopSheet(
+            fit.Misfit == Length.Zero ? $"Hole {fit.Hole + 1} of {strap.Holes} can be worn." : $"Hole {fit.Hole + 1} misses what can be worn by {fit.Misfit.ToTenths()}.",
+            Warn(file, target),
+            isPlanned,
+            $"Hole {best.Hole + 1} of {strap.Holes} from the tight end is nearest: {best.HolesTighter} left to tighten, {best.HolesLooser} to loosen; {tail}.",
+            Draw(file, head, Sizing.Draw(file.Figures, band, fit), null),
+            new LayOutWire(
+                [], [], [], null,
+                new LayOutStrapWire(
+                    strap.BucklePiece, strap.Tail, [.. Enumerable.Range(0, strap.Holes).Select(strap.HoleAt)], fit.Hole, fit.PastBuckle, fit.KeepersHold)),
+            Draw(FitRulers.Of(fit, strap, need.Needed, wear)),
+            new LoopFiguresWire(
+                fit.Length, target.Length, Math.Round(need.Needed, 2), Math.Round(need.Sigma, 2),
+                Percent(FirstTimeChance.Of(need, strap.Reach().Lengths.Select(l => l.Length), wear)), 0, fit.Misfit, fit.Misfit.Millimetres));
+    }
+
+    private static string Tell(PlanFigures judged, bool isPlanned, PlanFigures planned)
+    {
+        if (isPlanned)
+            return judged.Misfit == Length.Zero ? "This is the planner's answer." : "This is the nearest there is; it cannot be worn yet.";
+        if (judged.Misfit > Length.Zero)
+            return $"By hand: {judged.Misfit.ToTenths()} outside what can be worn.";
+        var worse = new Length((judged.TwiceTrouble - planned.TwiceTrouble).Micrometres / 2);
+        if (worse > Length.Zero)
+            return $"By hand: {worse.ToTenths()} more amiss than the planner's answer.";
+        var moved = judged.LinksMoved - planned.LinksMoved;
+        return moved > 0 ? $"By hand: as good as the planner's answer, with {moved} more {(moved == 1 ? "link" : "links")} moved."
+            : "By hand: as good as the planner's answer, but not as close.";
+    }
+
+    private static string? Warn(JobFile file, FitTarget target)
+    {
+        var notices = new List<string>();
+        if (file.Plan is { } plan && (plan.Target - target.Length).Abs() > Length.FromMillimetres(0.05m))
+            notices.Add($"The figures have changed since this arrangement was stored: {plan.Target.ToTenths()} was wanted, {target.Length.ToTenths()} is now.");
+        if (file.Figures.LugsOverhang)
+            notices.Add("The lugs reach past this wrist; tell the owner.");
+        return notices.Count == 0 ? null : string.Join(' ', notices);
+    }
+
+    private static DrawingWire? Draw(JobFile file, Head head, LoopDrawing? drawing, Arrangement? arrangement) => drawing is null ? null : new DrawingWire(
+        Math.Round(drawing.Wrist.HalfWidth, 2),
+        Math.Round(drawing.Wrist.HalfDepth, 2),
+        head.BarToBar,
+        head.BarRise,
+        file.Figures.LugToLug,
+        file.Figures.BarToBar is null || file.Figures.BarRise is null,
+        file.Band is not null,
+        file.Band?.Thickness ?? 2 * file.PivotHeight,
+        [.. drawing.Pieces.Select(p => new PieceWire(
+            p.Piece.Kind,
+            p.Piece.Side,
+            p.Piece.Ordinal,
+            p.Piece.Kind == PieceKind.Link ? arrangement?.On(p.Piece.Side)[p.Piece.Ordinal].Fate : null,
+            [.. p.Points.SelectMany(q => new[] { Math.Round(q.X, 2), Math.Round(q.Y, 2) })]))],
+        PointWire.Of(drawing.Lowest),
+        PointWire.Of(drawing.ClaspCentre));
+
+    private static RulersWire Draw(FitRulers rulers) => new(
+        RulerWire.Of(rulers.Ease), rulers.Temper, RulerWire.Of(rulers.OffCentre), RulerWire.Of(rulers.Tighter), RulerWire.Of(rulers.Looser));
+
+    private static PlacedLinkWire[] Row(IReadOnlyList<PlacedLink> row) => [.. row.Select(l => new PlacedLinkWire(l.Pitch, l.Fate))];
+
+    private static IEnumerable<PlacedLinkWire> SparesLeft(Band band, Arrangement arrangement)
+    {
+        foreach (var (pitch, count) in arrangement.LooseLinks(band.Spares))
+            for (var i = 0; i < count; i++)
+                yield return new PlacedLinkWire(pitch, LinkFate.Leaves);
+    }
+
+    private static bool Same(Arrangement a, Arrangement b) =>
+        a.Position == b.Position && a.Twelve.SequenceEqual(b.Twelve) && a.Six.SequenceEqual(b.Six);
+
+    private static int Percent(double chance) => (int)Math.Round(100 * chance);
+}

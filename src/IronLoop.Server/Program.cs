@@ -1,0 +1,88 @@
+using System.Reflection;
+using IronLoop.Server;
+using IronLoop.Server.Bench;
+using IronLoop.Server.Clasp;
+using IronLoop.Server.Contract;
+using IronLoop.Server.Demo;
+using IronLoop.Server.Fit;
+using IronLoop.Server.Gauge;
+using IronLoop.Server.HandOver;
+using IronLoop.Server.LogBook;
+using IronLoop.Server.Match;
+using IronLoop.Server.Rack;
+using IronLoop.Server.Size;
+using IronLoop.Server.TakeIn;
+using IronLoop.Storage;
+using Microsoft.AspNetCore.ResponseCompression;
+
+if (!Switches.TryRead(args, out var switches, out var why))
+{
+    await Console.Error.WriteLineAsync(why);
+    return 2;
+}
+
+var builder = WebApplication.CreateBuilder(new WebApplicationOptions
+{
+    Args = switches.Rest,
+    ContentRootPath = AppContext.BaseDirectory,
+    WebRootPath = switches.Web,
+});
+builder.Logging.AddFilter("Microsoft.AspNetCore", LogLevel.Warning);
+builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = 1 << 20);
+// Loopback only: there is no sign-in yet.
+builder.WebHost.UseUrls($"http://127.0.0.1:{switches.Port}");
+builder.Services.ConfigureHttpJsonOptions(json => Wire.Configure(json.SerializerOptions));
+builder.Services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
+builder.Services.AddOpenApi(Wire.Configure);
+builder.Services.AddProblemDetails();
+builder.Services.AddExceptionHandler<Problems>();
+builder.Services.AddResponseCompression(compression => compression.EnableForHttps = false);
+builder.Services.Configure<GzipCompressionProviderOptions>(gzip => gzip.Level = System.IO.Compression.CompressionLevel.Optimal);
+builder.Services.AddSingleton(TimeProvider.System);
+
+// The document generator starts the application at build time, to read its routes; it must not touch a shop's file.
+var isRealStart = Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider";
+if (isRealStart)
+{
+    builder.Services.AddSingleton(services => ShopFile.Open(services.GetRequiredService<IConfiguration>()["data"] ?? switches.Data));
+}
+else
+{
+    builder.Services.AddSingleton<ShopFile>(_ => throw new InvalidOperationException("No shop while the document is written."));
+}
+
+var app = builder.Build();
+app.UseExceptionHandler();
+app.UseStatusCodePages();
+app.UseResponseCompression();
+app.UseDefaultFiles();
+app.UseStaticFiles(new StaticFileOptions
+{
+    // Built files carry a hash in their name, so a browser may keep them for good; the page itself is asked for anew.
+    OnPrepareResponse = file => file.Context.Response.Headers.CacheControl =
+        file.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal) ? "public, max-age=31536000, immutable" : "no-cache",
+});
+app.MapOpenApi("/api/openapi/{documentName}.json");
+app.MapHealth();
+app.MapFit();
+app.MapRack();
+app.MapTakeIn();
+app.MapGauge();
+app.MapMatch();
+app.MapClasp();
+app.MapSize();
+app.MapBench();
+app.MapHandOver();
+app.MapLog();
+app.MapFallback("/api/{**rest}", () => Results.Problem(statusCode: StatusCodes.Status404NotFound, title: "There is no such call."));
+app.MapFallbackToFile("index.html");
+
+if (isRealStart)
+{
+    var shop = app.Services.GetRequiredService<ShopFile>();
+    if (switches.Demo || app.Configuration["demo"] == "yes")
+        DemoShop.FillWhenEmpty(shop, app.Services.GetRequiredService<TimeProvider>());
+}
+
+await app.RunAsync();
+return 0;

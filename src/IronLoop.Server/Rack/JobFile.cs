@@ -1,0 +1,112 @@
+using IronLoop.Core.Bench;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
+using IronLoop.Server.Contract;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Rack;
+
+/// <summary>Everything that is known of one job, read in one piece of work; every station asks it.</summary>
+internal sealed class JobFile
+{
+    private readonly Lazy<IReadOnlyList<BenchStep>> _steps;
+
+    private JobFile(Job job, Figures figures, StockBand? stock, StoredPlan? plan, IReadOnlySet<string> ticks)
+    {
+        (Job, Figures, Stock, Plan, Ticks) = (job, figures, stock, plan, ticks);
+        _steps = new Lazy<IReadOnlyList<BenchStep>>(MakeSteps);
+    }
+
+    public Job Job { get; }
+
+    public Figures Figures { get; }
+
+    public StockBand? Stock { get; }
+
+    public Band? Band => Stock?.Band;
+
+    public StoredPlan? Plan { get; }
+
+    public IReadOnlySet<string> Ticks { get; }
+
+    /// <summary>The bench steps of the agreed plan; none before one is agreed.</summary>
+    public IReadOnlyList<BenchStep> Steps => _steps.Value;
+
+    /// <summary>The length wanted with the band chosen, or with a usual bracelet while none is.</summary>
+    public FitTarget? Target => Figures.Target(PivotHeight);
+
+    public Need? Need => Figures.Need(PivotHeight);
+
+    public Length PivotHeight => Band?.PivotHeight ?? UsualPivotHeight;
+
+    public Progress Progress => new(
+        Figures,
+        Stock is not null,
+        Job.ClaspKeptAt is not null,
+        Plan?.AgreedAt is not null,
+        Steps.Count(s => Ticks.Contains(s.Key)),
+        Steps.Count,
+        Job.ClosedAt is not null);
+
+    private static Length UsualPivotHeight => Length.FromMillimetres(1.75m);
+
+    /// <summary>Reads a job.</summary>
+    /// <exception cref="RefusedException">There is no job of that number.</exception>
+    public static JobFile Read(ShopWork work, long id)
+    {
+        var job = Storage.Jobs.Find(work, id) ?? throw RefusedException.NotFound($"There is no job with tag {id}.");
+        return new JobFile(
+            job,
+            Watches.FiguresOf(work, id),
+            job.BandId is { } band ? Bands.Find(work, band) : null,
+            Plans.Find(work, id),
+            BenchTicks.Of(work, id));
+    }
+
+    /// <summary>The arrangement the job stands in: as stored, else as the planner recommends; null while figures are missing.</summary>
+    public Arrangement? Arrangement() => Plan?.Arrangement ?? Planned();
+
+    /// <summary>The planner's own arrangement; for a strap, no links and the nearest hole.</summary>
+    public Arrangement? Planned()
+    {
+        if (Band is not { } band || Target is not { } target)
+            return null;
+        return band switch
+        {
+            { Strap: { } strap } => new Arrangement([], [], strap.Nearest(target).Hole),
+            { Links: { } links } => Core.Fitting.Arrangement.Of(links, Planner.Recommend(Sizing.Request(band, target))),
+            _ => null,
+        };
+    }
+
+    /// <summary>Refuses a change to a job that is in the log.</summary>
+    public void MustBeOpen()
+    {
+        if (Job.ClosedAt is not null)
+            throw RefusedException.Conflict($"Job {Job.Id} is handed over and in the log; it cannot be changed.");
+    }
+
+    /// <summary>Refuses a change of band or plan once bench work has begun.</summary>
+    public void MustNotBeOnTheBench()
+    {
+        MustBeOpen();
+        if (Ticks.Count > 0)
+            throw RefusedException.Conflict("Bench work has begun; take back the ticked steps first.");
+    }
+
+    private IReadOnlyList<BenchStep> MakeSteps()
+    {
+        if (Plan is not { AgreedAt: not null } plan || Stock is not { } stock || Figures.Attachment is not { } attachment)
+            return [];
+        var work = MatchBand.Judge(Figures, stock.Band).Rules.SelectMany(r => r.Work).ToList();
+        return stock.Band switch
+        {
+            { Strap: { } strap } => BenchSteps.Of(
+                attachment, strap.In(plan.Arrangement.Position, new FitTarget(plan.Target, Length.Zero, Length.Zero)), strap.Holes, work),
+            { Clasp: { } clasp } => BenchSteps.Of(attachment, clasp, plan.Arrangement, stock.OwnerClientId is null, work),
+            _ => [],
+        };
+    }
+}

@@ -1,0 +1,36 @@
+using IronLoop.Core.Jobs;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Rack;
+
+/// <summary>The rack of open jobs, and one job whole.</summary>
+internal static class RackEndpoints
+{
+    public static void MapRack(this IEndpointRouteBuilder routes)
+    {
+        routes.MapGet("/api/jobs", List).WithName("rack").WithTags("rack").WithSummary("The open jobs, by the day they are promised for.");
+        routes.MapGet("/api/jobs/{id:long}", One).WithName("job").WithTags("rack").WithSummary("One job, whole.")
+            .ProducesProblem(StatusCodes.Status404NotFound);
+    }
+
+    public static DateOnly Today(this TimeProvider clock) => DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
+
+    private static List<TagWire> List(ShopFile shop, TimeProvider clock)
+    {
+        using var work = shop.Look();
+        var today = clock.Today();
+        return [.. Storage.Jobs.Open(work).Select(job =>
+        {
+            var progress = JobFile.Read(work, job.Id).Progress;
+            return new TagWire(
+                job.Id, job.Client.Name, job.WatchName, job.Promised, job.Promised < today, job.Promised == today,
+                progress.Next, Enum.GetValues<Station>().Count(progress.Done));
+        })];
+    }
+
+    private static JobWire One(long id, ShopFile shop, TimeProvider clock)
+    {
+        using var work = shop.Look();
+        return JobWire.Of(JobFile.Read(work, id), clock.Today());
+    }
+}

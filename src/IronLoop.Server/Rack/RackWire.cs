@@ -1,0 +1,89 @@
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Measuring;
+using IronLoop.Server.Match;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Rack;
+
+/// <summary>A tag on the rack.</summary>
+internal sealed record TagWire(long Id, string Client, string Watch, DateOnly Promised, bool Late, bool Today, Station Next, int StationsDone);
+
+/// <summary>A figure that was gauged or is assumed.</summary>
+internal sealed record FigureWire(Length Mm, string Text, string Inches, bool Assumed)
+{
+    public static FigureWire? Of(Length? length, bool assumed = false) =>
+        length is { } known ? new FigureWire(known, known.ToString(), known.ToInches(), assumed) : null;
+}
+
+internal sealed record StationWire(Station Station, bool Done, string Says);
+
+internal sealed record FiguresWire(
+    FigureWire? LugWidth,
+    Core.Matching.Attachment? Attachment,
+    FigureWire? LugToLug,
+    FigureWire? BarToBar,
+    FigureWire? BarRise,
+    FigureWire? Wrist,
+    Core.Fitting.WearPreference? Wear,
+    string? Family,
+    bool LugsOverhang,
+    IReadOnlyList<string> Missing);
+
+/// <summary>A job as every station shows it.</summary>
+internal sealed record JobWire(
+    long Id,
+    string Client,
+    string Contact,
+    string Watch,
+    Request Request,
+    string Words,
+    DateOnly Promised,
+    bool Late,
+    DateTimeOffset TakenInAt,
+    string TakenInBy,
+    DateTimeOffset? ClosedAt,
+    Station Next,
+    IReadOnlyList<StationWire> Stations,
+    FiguresWire Figures,
+    BandWire? Band,
+    bool ClaspKept,
+    bool PlanAgreed,
+    int StepsDone,
+    int Steps)
+{
+    public static JobWire Of(JobFile file, DateOnly today)
+    {
+        var (job, figures, progress) = (file.Job, file.Figures, file.Progress);
+        var head = figures.Head;
+        return new JobWire(
+            job.Id,
+            job.Client.Name,
+            job.Client.Contact,
+            job.WatchName,
+            job.Request,
+            job.Words,
+            job.Promised,
+            job.ClosedAt is null && job.Promised < today,
+            job.TakenInAt,
+            job.TakenInBy,
+            job.ClosedAt,
+            progress.Next,
+            [.. Enum.GetValues<Station>().Select(s => new StationWire(s, progress.Done(s), progress.Says(s)))],
+            new FiguresWire(
+                FigureWire.Of(figures.LugWidth),
+                figures.Attachment,
+                FigureWire.Of(figures.LugToLug),
+                FigureWire.Of(head?.BarToBar, figures.BarToBar is null),
+                FigureWire.Of(head?.BarRise, figures.BarRise is null),
+                FigureWire.Of(figures.Wrist),
+                figures.Wear,
+                figures.Family,
+                figures.LugsOverhang,
+                figures.Missing()),
+            file.Stock is { } stock ? BandWire.Of(stock) : null,
+            progress.ClaspKept,
+            progress.PlanAgreed,
+            progress.StepsDone,
+            progress.Steps);
+    }
+}

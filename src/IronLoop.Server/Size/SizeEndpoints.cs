@@ -1,0 +1,122 @@
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Measuring;
+using IronLoop.Server.Contract;
+using IronLoop.Server.Loop;
+using IronLoop.Server.Rack;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Size;
+
+/// <summary>One side by hand.</summary>
+/// <param name="Out">Places of the links taken out, counted from the case, 0 first.</param>
+/// <param name="In">Pitches of the links put in at the clasp.</param>
+internal sealed record ByHandSide(IReadOnlyList<int> Out, IReadOnlyList<Length> In);
+
+/// <summary>An arrangement by hand: of a bracelet both sides and the micro position; of a strap the hole alone.</summary>
+internal sealed record ByHand(ByHandSide Twelve, ByHandSide Six, int Position)
+{
+    public Arrangement Read(Band band)
+    {
+        var refusals = new Refusals();
+        var positions = band.Clasp?.Positions ?? band.Strap?.Holes ?? 1;
+        refusals.Check("$.position", new AllowedNumber(0, positions - 1), Position);
+        var arrangement = new Arrangement(
+            Row(refusals, "$.twelve", band.Links?.Twelve ?? [], Twelve),
+            Row(refusals, "$.six", band.Links?.Six ?? [], Six),
+            Position);
+        foreach (var (pitch, count) in arrangement.LooseLinks(band.Spares))
+            if (count < 0)
+                refusals.Add("$.twelve.in", $"{-count} more of {pitch} put in than there are loose.");
+        refusals.ThrowIfAny("The links cannot lie like this.");
+        return arrangement;
+    }
+
+    private static List<PlacedLink> Row(Refusals refusals, string path, IReadOnlyList<Link> row, ByHandSide side)
+    {
+        refusals.Check($"{path}.in", new AllowedNumber(0, FitRanges.Spares.Highest), side.In.Count);
+        var placed = row.Select(l => new PlacedLink(l.Pitch, l.Removable ? LinkFate.Stays : LinkFate.Fixed)).ToList();
+        for (var i = 0; i < side.Out.Count; i++)
+        {
+            var ordinal = side.Out[i];
+            if (ordinal < 0 || ordinal >= row.Count)
+                refusals.Add($"{path}.out[{i}]", $"out is {ordinal}; this side has links 0 to {row.Count - 1}.");
+            else if (!row[ordinal].Removable)
+                refusals.Add($"{path}.out[{i}]", $"Link {ordinal + 1} from the case does not come out.");
+            else
+                placed[ordinal] = placed[ordinal] with { Fate = LinkFate.Leaves };
+        }
+        placed.AddRange(side.In.Take((int)FitRanges.Spares.Highest).Select(pitch => new PlacedLink(pitch, LinkFate.Joins)));
+        return placed;
+    }
+}
+
+/// <summary>Size: the plan, changed by hand or taken as it is.</summary>
+internal static class SizeEndpoints
+{
+    public static void MapSize(this IEndpointRouteBuilder routes)
+    {
+        routes.MapGet("/api/jobs/{id:long}/loop", Loop).WithName("loop").WithTags("size")
+            .WithSummary("The loop to scale, the lay-out, the rulers.").ProducesProblem(StatusCodes.Status404NotFound);
+        var size = routes.MapGroup("/api/jobs/{id:long}/size").WithTags("size");
+        size.MapPut("", ArrangeByHand).WithName("arrange").WithSummary("Takes an arrangement by hand and answers what it comes to.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        size.MapDelete("", BackToPlan).WithName("backToPlan").WithSummary("Back to the planner's answer.")
+            .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        size.MapPost("/agree", Agree).WithName("agree").WithSummary("Takes the arrangement as it stands to the bench.")
+            .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+    }
+
+    private static LoopSheet Loop(long id, ShopFile shop)
+    {
+        using var work = shop.Look();
+        return LoopSheet.Of(JobFile.Read(work, id));
+    }
+
+    private static LoopSheet ArrangeByHand(long id, ByHand byHand, ShopFile shop)
+    {
+        using var work = shop.Begin();
+        var (file, band, target) = Ready(work, id);
+        Plans.Set(work, id, new StoredPlan(byHand.Read(band), target.Length, null));
+        file = JobFile.Read(work, id);
+        var sheet = LoopSheet.Of(file);
+        work.Keep();
+        return sheet;
+    }
+
+    private static LoopSheet BackToPlan(long id, ShopFile shop)
+    {
+        using var work = shop.Begin();
+        Ready(work, id);
+        Plans.Drop(work, id);
+        var sheet = LoopSheet.Of(JobFile.Read(work, id));
+        work.Keep();
+        return sheet;
+    }
+
+    private static JobWire Agree(long id, ShopFile shop, TimeProvider clock)
+    {
+        using var work = shop.Begin();
+        var (file, _, target) = Ready(work, id);
+        if (file.Figures.Missing() is { Count: > 0 } missing)
+            throw RefusedException.Conflict($"The plan waits for: {string.Join(", ", missing)}.");
+        Plans.Set(work, id, new StoredPlan(file.Arrangement()!, target.Length, clock.GetUtcNow()));
+        file = JobFile.Read(work, id);
+        Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Size,
+            $"Plan agreed. {HandOver.WhatWasDone.Say(file)} {LoopSheet.Of(file).FinalFigures}");
+        var job = JobWire.Of(file, clock.Today());
+        work.Keep();
+        return job;
+    }
+
+    private static (JobFile File, Band Band, FitTarget Target) Ready(ShopWork work, long id)
+    {
+        var file = JobFile.Read(work, id);
+        file.MustNotBeOnTheBench();
+        if (file.Band is not { } band)
+            throw RefusedException.Conflict("Choose a band first.");
+        if (file.Target is not { } target)
+            throw RefusedException.Conflict(file.Progress.Says(Station.Size));
+        return (file, band, target);
+    }
+}

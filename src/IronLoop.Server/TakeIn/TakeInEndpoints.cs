@@ -1,0 +1,99 @@
+using IronLoop.Core.Jobs;
+using IronLoop.Server.Contract;
+using IronLoop.Server.Rack;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.TakeIn;
+
+/// <summary>What is heard over the counter.</summary>
+/// <param name="Client">Name, 1 to 80 characters.</param>
+/// <param name="Watch">The watch in words, 1 to 80 characters.</param>
+/// <param name="Request">What is asked for.</param>
+/// <param name="Promised">The day it is promised for.</param>
+/// <param name="By">The fitter's initials, 1 to 4 letters.</param>
+/// <param name="Contact">How the client is reached, up to 80 characters.</param>
+/// <param name="Words">In the owner's own words, up to 2000 characters.</param>
+internal sealed record TakeInWire(
+    string Client, string Watch, Request Request, DateOnly Promised, string By, string? Contact = null, string? Words = null)
+{
+    public const int LongestName = 80;
+    public const int LongestWords = 2000;
+
+    /// <summary>The same, trimmed and checked.</summary>
+    /// <param name="earliest">The earliest day that can be promised.</param>
+    public TakeInWire Checked(DateOnly earliest)
+    {
+        var refusals = new Refusals();
+        var clean = this with
+        {
+            Client = refusals.Text("$.client", Client, LongestName, required: true),
+            Watch = refusals.Text("$.watch", Watch, LongestName, required: true),
+            Contact = refusals.Text("$.contact", Contact, LongestName, required: false),
+            Words = refusals.Text("$.words", Words, LongestWords, required: false),
+            By = (By ?? "").Trim().ToUpperInvariant(),
+        };
+        if (clean.By.Length is < 1 or > 4 || !clean.By.All(char.IsLetter))
+            refusals.Add("$.by", $"by is “{By}”; allowed are the fitter's initials, 1 to 4 letters.");
+        if (Promised < earliest || Promised > earliest.AddYears(3))
+            refusals.Add("$.promised", $"promised is {Promised:yyyy-MM-dd}; allowed is {earliest:yyyy-MM-dd} to {earliest.AddYears(3):yyyy-MM-dd}.");
+        refusals.ThrowIfAny("The job cannot be taken in like this.");
+        return clean;
+    }
+}
+
+/// <summary>Take-in: who, which watch, what is asked for.</summary>
+internal static class TakeInEndpoints
+{
+    public static void MapTakeIn(this IEndpointRouteBuilder routes)
+    {
+        routes.MapPost("/api/jobs", TakeIn).WithName("takeIn").WithTags("take-in").WithSummary("Takes a job in.")
+            .Produces<JobWire>(StatusCodes.Status201Created).ProducesValidationProblem();
+        routes.MapPut("/api/jobs/{id:long}/take-in", Correct).WithName("correctTakeIn").WithTags("take-in")
+            .WithSummary("Puts right what was heard wrong.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+    }
+
+    private static IResult TakeIn(TakeInWire heard, ShopFile shop, TimeProvider clock)
+    {
+        var taken = heard.Checked(clock.Today());
+        var now = clock.GetUtcNow();
+        using var work = shop.Begin();
+        var client = Clients.FindOrAdd(work, taken.Client, taken.Contact!);
+        var watch = Watches.FindOrAdd(work, client, taken.Watch);
+        var id = Storage.Jobs.Add(work, client, watch, taken.Request, taken.Words!, taken.Promised, now, taken.By);
+        Log.Write(work, id, now, taken.By, Station.TakeIn, $"Taken in: {RequestWords.Of(taken.Request)}. {taken.Words}".TrimEnd());
+        var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
+        work.Keep();
+        return Results.Created($"/api/jobs/{id}", job);
+    }
+
+    private static JobWire Correct(long id, TakeInWire heard, ShopFile shop, TimeProvider clock)
+    {
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustBeOpen();
+        // A promise already given may lie in the past; only a new one must not.
+        var taken = heard.Checked(heard.Promised == file.Job.Promised ? file.Job.Promised : clock.Today());
+        Clients.Correct(work, file.Job.Client with { Name = taken.Client, Contact = taken.Contact! });
+        Watches.Rename(work, file.Job.WatchId, taken.Watch);
+        Storage.Jobs.Correct(work, id, taken.Request, taken.Words!, taken.Promised);
+        var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
+        work.Keep();
+        return job;
+    }
+}
+
+/// <summary>What is asked for, as the log says it.</summary>
+internal static class RequestWords
+{
+    public static string Of(Request request) => request switch
+    {
+        Request.ChangeStrap => "change strap",
+        Request.FitMesh => "fit mesh",
+        Request.ReplaceClasp => "replace clasp",
+        Request.TakeLinksOut => "take links out",
+        Request.PutLinksIn => "put links in",
+        Request.Refit => "refit after wear",
+        _ => "something else",
+    };
+}

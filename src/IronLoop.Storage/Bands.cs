@@ -1,0 +1,124 @@
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Matching;
+using Microsoft.Data.Sqlite;
+
+namespace IronLoop.Storage;
+
+/// <summary>A band as stored.</summary>
+/// <param name="Id">Its number.</param>
+/// <param name="Article">Article number.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="OwnerClientId">Whose own it is; null for stock.</param>
+/// <param name="Finish">Finish of its metal, or of its leather.</param>
+/// <param name="Colour">Colour.</param>
+/// <param name="PriceCents">Price in cents.</param>
+/// <param name="InStock">How many are in stock.</param>
+/// <param name="Band">What it is.</param>
+public sealed record StockBand(
+    long Id, string Article, string Name, long? OwnerClientId, string Finish, string Colour, long PriceCents, int InStock, Band Band);
+
+/// <summary>The bands in stock and the owners' own.</summary>
+public static class Bands
+{
+    /// <summary>Takes a band into stock.</summary>
+    /// <param name="work">The piece of work.</param>
+    /// <param name="stock">The band; its number is not looked at.</param>
+    public static long Add(ShopWork work, StockBand stock)
+    {
+        var (band, clasp, strap) = (stock.Band, stock.Band.Clasp, stock.Band.Strap);
+        var id = work.Insert(
+            """
+            INSERT INTO band (article, name, owner_client_id, kind, material, finish, colour, attaches, width_um, thickness_um,
+              solid_end, family, price_cents, in_stock, clasp_name,
+              clasp_twelve_um, clasp_six_um, clasp_micro_side, clasp_positions, clasp_step_um, clasp_position,
+              buckle_piece_um, tail_um, first_hole_um, hole_pitch_um, holes)
+            VALUES ($article, $name, $owner, $kind, $material, $finish, $colour, $attaches, $width, $thickness,
+              $solid, $family, $price, $in_stock, $clasp_name,
+              $twelve, $six, $micro_side, $positions, $step, $position,
+              $buckle_piece, $tail, $first_hole, $hole_pitch, $holes)
+            """,
+            ("$article", stock.Article), ("$name", stock.Name), ("$owner", stock.OwnerClientId),
+            ("$kind", band.Facts.Kind), ("$material", band.Facts.Material), ("$finish", stock.Finish), ("$colour", stock.Colour),
+            ("$attaches", band.Facts.Attaches), ("$width", band.Facts.Width), ("$thickness", band.Thickness),
+            ("$solid", band.Facts.SolidEnd), ("$family", band.Facts.Family), ("$price", stock.PriceCents), ("$in_stock", stock.InStock),
+            ("$clasp_name", band.ClaspName),
+            ("$twelve", clasp?.Twelve), ("$six", clasp?.Six), ("$micro_side", clasp?.MicroSide), ("$positions", clasp?.Positions),
+            ("$step", clasp?.Step), ("$position", clasp?.Position),
+            ("$buckle_piece", strap?.BucklePiece), ("$tail", strap?.Tail), ("$first_hole", strap?.FirstHole),
+            ("$hole_pitch", strap?.HolePitch), ("$holes", strap?.Holes));
+        if (band.Links is { } links)
+            foreach (var side in (Side[])[Side.Twelve, Side.Six])
+                for (var i = 0; i < links.On(side).Count; i++)
+                    work.Execute(
+                        "INSERT INTO band_link (band_id, side, ordinal, pitch_um, removable) VALUES ($id, $side, $ordinal, $pitch, $removable)",
+                        ("$id", id), ("$side", side), ("$ordinal", i), ("$pitch", links.On(side)[i].Pitch), ("$removable", links.On(side)[i].Removable));
+        foreach (var spare in band.Spares)
+            work.Execute("INSERT INTO band_spare (band_id, pitch_um, count) VALUES ($id, $pitch, $count)",
+                ("$id", id), ("$pitch", spare.Pitch), ("$count", spare.Count));
+        return id;
+    }
+
+    /// <summary>A band, or null when there is none of that number.</summary>
+    public static StockBand? Find(ShopWork work, long id) => Read(work, "band.id = $id", ("$id", id)).SingleOrDefault();
+
+    /// <summary>The stock, and the owner's own bands first.</summary>
+    public static IReadOnlyList<StockBand> For(ShopWork work, long clientId) =>
+        Read(work, "band.owner_client_id IS NULL OR band.owner_client_id = $client ORDER BY band.owner_client_id IS NULL, band.id", ("$client", clientId));
+
+    /// <summary>How many open jobs other than this one have chosen each band: those are spoken for.</summary>
+    public static IReadOnlyDictionary<long, int> SpokenFor(ShopWork work, long exceptJobId) =>
+        work.Query(
+            "SELECT band_id, COUNT(*) AS jobs FROM job WHERE closed_at IS NULL AND band_id IS NOT NULL AND id <> $job GROUP BY band_id",
+            row => (Band: row.Number("band_id"), Jobs: row.Count("jobs")), ("$job", exceptJobId))
+            .ToDictionary(r => r.Band, r => r.Jobs);
+
+    /// <summary>Books one out of stock for a job that is handed over; an owner's own band is not stock.</summary>
+    /// <returns>Whether there was one to book out.</returns>
+    public static bool BookOut(ShopWork work, long id) =>
+        work.Execute("UPDATE band SET in_stock = in_stock - 1 WHERE id = $id AND owner_client_id IS NULL AND in_stock > 0", ("$id", id)) == 1;
+
+    private static List<StockBand> Read(ShopWork work, string where, params ReadOnlySpan<(string Name, object? Value)> values)
+    {
+        var links = work.Query(
+                $"SELECT band_link.* FROM band_link JOIN band ON band.id = band_link.band_id WHERE {where.Split(" ORDER BY ")[0]} ORDER BY band_id, side, ordinal",
+                row => (Band: row.Number("band_id"), Side: row.Choice<Side>("side"), Link: new Link(row.Length("pitch_um"), row.Yes("removable"))),
+                values)
+            .ToLookup(l => (l.Band, l.Side), l => l.Link);
+        var spares = work.Query(
+                $"SELECT band_spare.* FROM band_spare JOIN band ON band.id = band_spare.band_id WHERE {where.Split(" ORDER BY ")[0]}",
+                row => (Band: row.Number("band_id"), Spare: new SpareLinks(row.Length("pitch_um"), row.Count("count"))),
+                values)
+            .ToLookup(s => s.Band, s => s.Spare);
+        return work.Query($"SELECT band.* FROM band WHERE {where}", row => Read(row, links, spares), values);
+    }
+
+    private static StockBand Read(SqliteDataReader row, ILookup<(long, Side), Link> links, ILookup<long, SpareLinks> spares)
+    {
+        var id = row.Number("id");
+        var facts = new BandFacts(
+            row.Choice<BandKind>("kind"), row.Choice<BandMaterial>("material"), row.Length("width_um"),
+            row.Choice<BandAttachment>("attaches"), row.Maybe("solid_end", Columns.Yes), row.MaybeText("family"));
+        var isBracelet = row.Maybe("clasp_twelve_um", Columns.Length) is not null;
+        var clasp = isBracelet
+            ? new BraceletClasp(
+                row.Length("clasp_twelve_um"), row.Length("clasp_six_um"), row.Choice<Side>("clasp_micro_side"),
+                row.Count("clasp_positions"), row.Length("clasp_step_um"), row.Count("clasp_position"))
+            : null;
+        var strap = isBracelet
+            ? null
+            : new TwoPieceStrap(
+                row.Length("buckle_piece_um"), row.Length("tail_um"), row.Length("first_hole_um"), row.Length("hole_pitch_um"), row.Count("holes"));
+        var band = new Band(
+            facts,
+            row.Length("thickness_um"),
+            row.Text("clasp_name"),
+            isBracelet ? new Bracelet([.. links[(id, Side.Twelve)]], [.. links[(id, Side.Six)]]) : null,
+            [.. spares[id]],
+            clasp,
+            strap);
+        return new StockBand(
+            id, row.Text("article"), row.Text("name"), row.Maybe("owner_client_id", Columns.Number),
+            row.Text("finish"), row.Text("colour"), row.Number("price_cents"), row.Count("in_stock"), band);
+    }
+}

@@ -1,0 +1,32 @@
+namespace IronLoop.Storage;
+
+/// <summary>A client as stored.</summary>
+/// <param name="Id">Its number.</param>
+/// <param name="Name">Name.</param>
+/// <param name="Contact">How they are reached.</param>
+public sealed record Client(long Id, string Name, string Contact);
+
+/// <summary>The shop's clients.</summary>
+public static class Clients
+{
+    /// <summary>Takes a client in.</summary>
+    public static long Add(ShopWork work, string name, string contact) =>
+        work.Insert("INSERT INTO client (name, contact) VALUES ($name, $contact)", ("$name", name), ("$contact", contact));
+
+    /// <summary>How many clients there are.</summary>
+    public static long Count(ShopWork work) => work.Query("SELECT COUNT(*) AS clients FROM client", row => row.Number("clients")).Single();
+
+    /// <summary>The client of that name who is reached that way, or a new one. Without a contact the name alone tells.</summary>
+    public static long FindOrAdd(ShopWork work, string name, string contact)
+    {
+        var known = work.Query(
+            "SELECT id FROM client WHERE name = $name COLLATE NOCASE AND ($contact = '' OR contact = $contact COLLATE NOCASE) ORDER BY id LIMIT 1",
+            row => row.Number("id"), ("$name", name), ("$contact", contact));
+        return known.Count > 0 ? known[0] : Add(work, name, contact);
+    }
+
+    /// <summary>Puts right what was heard wrong.</summary>
+    public static void Correct(ShopWork work, Client client) =>
+        work.Execute("UPDATE client SET name = $name, contact = $contact WHERE id = $id",
+            ("$id", client.Id), ("$name", client.Name), ("$contact", client.Contact));
+}

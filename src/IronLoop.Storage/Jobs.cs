@@ -1,0 +1,95 @@
+using IronLoop.Core.Jobs;
+using Microsoft.Data.Sqlite;
+
+namespace IronLoop.Storage;
+
+/// <summary>A job as stored.</summary>
+/// <param name="Id">Its number, which is on its tag.</param>
+/// <param name="Client">Whose it is.</param>
+/// <param name="WatchId">The watch's number.</param>
+/// <param name="WatchName">The watch, in words.</param>
+/// <param name="Request">What is asked for.</param>
+/// <param name="Words">In the owner's own words.</param>
+/// <param name="Promised">The day it is promised for.</param>
+/// <param name="TakenInAt">When it was taken in.</param>
+/// <param name="TakenInBy">The fitter's initials.</param>
+/// <param name="BandId">The band chosen.</param>
+/// <param name="ClaspKeptAt">When the clasp was kept.</param>
+/// <param name="ClosedAt">When it was handed over.</param>
+public sealed record Job(
+    long Id,
+    Client Client,
+    long WatchId,
+    string WatchName,
+    Request Request,
+    string Words,
+    DateOnly Promised,
+    DateTimeOffset TakenInAt,
+    string TakenInBy,
+    long? BandId,
+    DateTimeOffset? ClaspKeptAt,
+    DateTimeOffset? ClosedAt);
+
+/// <summary>The shop's jobs.</summary>
+public static class Jobs
+{
+    private const string Select =
+        """
+        SELECT job.*, client.name AS client_name, client.contact, watch.name AS watch_name
+        FROM job JOIN client ON client.id = job.client_id JOIN watch ON watch.id = job.watch_id
+        """;
+
+    /// <summary>Takes a job in.</summary>
+    public static long Add(
+        ShopWork work, long clientId, long watchId, Request request, string words, DateOnly promised, DateTimeOffset at, string by)
+    {
+        var id = work.Insert(
+            """
+            INSERT INTO job (client_id, watch_id, request, words, promised, taken_in_at, taken_in_by)
+            VALUES ($client, $watch, $request, $words, $promised, $at, $by)
+            """,
+            ("$client", clientId), ("$watch", watchId), ("$request", request), ("$words", words),
+            ("$promised", promised), ("$at", at), ("$by", by));
+        work.Execute("INSERT INTO wrist (job_id) VALUES ($id)", ("$id", id));
+        return id;
+    }
+
+    /// <summary>A job, or null when there is none of that number.</summary>
+    public static Job? Find(ShopWork work, long id) =>
+        work.Query($"{Select} WHERE job.id = $id", Read, ("$id", id)).SingleOrDefault();
+
+    /// <summary>The open jobs, by the day they are promised for.</summary>
+    public static IReadOnlyList<Job> Open(ShopWork work) =>
+        work.Query($"{Select} WHERE job.closed_at IS NULL ORDER BY job.promised, job.id", Read);
+
+    /// <summary>Puts right what was heard wrong at take-in.</summary>
+    public static void Correct(ShopWork work, long id, Request request, string words, DateOnly promised) =>
+        work.Execute("UPDATE job SET request = $request, words = $words, promised = $promised WHERE id = $id",
+            ("$id", id), ("$request", request), ("$words", words), ("$promised", promised));
+
+    /// <summary>Chooses a band; the clasp has to be looked at again.</summary>
+    public static void ChooseBand(ShopWork work, long id, long bandId) =>
+        work.Execute("UPDATE job SET band_id = $band, clasp_kept_at = NULL WHERE id = $id", ("$id", id), ("$band", bandId));
+
+    /// <summary>Keeps the band's clasp.</summary>
+    public static void KeepClasp(ShopWork work, long id, DateTimeOffset at) =>
+        work.Execute("UPDATE job SET clasp_kept_at = $at WHERE id = $id", ("$id", id), ("$at", at));
+
+    /// <summary>Closes a job.</summary>
+    public static void Close(ShopWork work, long id, DateTimeOffset at) =>
+        work.Execute("UPDATE job SET closed_at = $at WHERE id = $id", ("$id", id), ("$at", at));
+
+    private static Job Read(SqliteDataReader row) => new(
+        row.Number("id"),
+        new Client(row.Number("client_id"), row.Text("client_name"), row.Text("contact")),
+        row.Number("watch_id"),
+        row.Text("watch_name"),
+        row.Choice<Request>("request"),
+        row.Text("words"),
+        row.Day("promised"),
+        row.Time("taken_in_at"),
+        row.Text("taken_in_by"),
+        row.Maybe("band_id", Columns.Number),
+        row.Maybe("clasp_kept_at", Columns.Time),
+        row.Maybe("closed_at", Columns.Time));
+}

@@ -1,0 +1,50 @@
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Storage;
+
+/// <summary>The arrangement a job stands in.</summary>
+/// <param name="Arrangement">The links and the micro position; of a strap, no links and the hole.</param>
+/// <param name="Target">The length that was wanted when it was stored.</param>
+/// <param name="AgreedAt">When it was taken to the bench; null while it is still being looked over.</param>
+public sealed record StoredPlan(Arrangement Arrangement, Length Target, DateTimeOffset? AgreedAt);
+
+/// <summary>The jobs' plans.</summary>
+public static class Plans
+{
+    /// <summary>The plan of a job, or null when none was stored.</summary>
+    public static StoredPlan? Find(ShopWork work, long jobId)
+    {
+        var links = work.Query(
+                "SELECT side, pitch_um, fate FROM plan_link WHERE job_id = $id ORDER BY side, ordinal",
+                row => (Side: row.Choice<Side>("side"), Link: new PlacedLink(row.Length("pitch_um"), row.Choice<LinkFate>("fate"))),
+                ("$id", jobId))
+            .ToLookup(l => l.Side, l => l.Link);
+        return work.Query(
+            "SELECT position, target_um, agreed_at FROM plan WHERE job_id = $id",
+            row => new StoredPlan(
+                new Arrangement([.. links[Side.Twelve]], [.. links[Side.Six]], row.Count("position")),
+                row.Length("target_um"),
+                row.Maybe("agreed_at", Columns.Time)),
+            ("$id", jobId)).SingleOrDefault();
+    }
+
+    /// <summary>Stores a job's plan in place of the one before.</summary>
+    public static void Set(ShopWork work, long jobId, StoredPlan plan)
+    {
+        Drop(work, jobId);
+        work.Execute("INSERT INTO plan (job_id, position, target_um, agreed_at) VALUES ($id, $position, $target, $agreed)",
+            ("$id", jobId), ("$position", plan.Arrangement.Position), ("$target", plan.Target), ("$agreed", plan.AgreedAt));
+        foreach (var side in (Side[])[Side.Twelve, Side.Six])
+        {
+            var row = plan.Arrangement.On(side);
+            for (var i = 0; i < row.Count; i++)
+                work.Execute(
+                    "INSERT INTO plan_link (job_id, side, ordinal, pitch_um, fate) VALUES ($id, $side, $ordinal, $pitch, $fate)",
+                    ("$id", jobId), ("$side", side), ("$ordinal", i), ("$pitch", row[i].Pitch), ("$fate", row[i].Fate));
+        }
+    }
+
+    /// <summary>Forgets a job's plan.</summary>
+    public static void Drop(ShopWork work, long jobId) => work.Execute("DELETE FROM plan WHERE job_id = $id", ("$id", jobId));
+}

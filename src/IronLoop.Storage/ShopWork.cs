@@ -1,0 +1,105 @@
+using System.Globalization;
+using IronLoop.Core.Measuring;
+using Microsoft.Data.Sqlite;
+
+namespace IronLoop.Storage;
+
+/// <summary>
+/// One piece of work on the shop's file, in one transaction. Disposing it without <see cref="Keep"/> leaves the file
+/// as it was.
+/// </summary>
+public sealed class ShopWork : IDisposable
+{
+    private readonly SqliteConnection _connection;
+    private readonly SqliteTransaction _transaction;
+
+    internal ShopWork(SqliteConnection connection, bool writing)
+    {
+        _connection = connection;
+        // A writer takes the write lock at once, so that what it read cannot change before it writes.
+        _transaction = connection.BeginTransaction(deferred: !writing);
+    }
+
+    /// <summary>Stores everything done in this piece of work.</summary>
+    public void Keep() => _transaction.Commit();
+
+    /// <inheritdoc />
+    public void Dispose()
+    {
+        _transaction.Dispose();
+        _connection.Dispose();
+    }
+
+    internal int Execute(string sql, params ReadOnlySpan<(string Name, object? Value)> values)
+    {
+        using var command = Command(sql, values);
+        return command.ExecuteNonQuery();
+    }
+
+    internal long Insert(string sql, params ReadOnlySpan<(string Name, object? Value)> values)
+    {
+        using var command = Command(sql + " RETURNING id", values);
+        return (long)command.ExecuteScalar()!;
+    }
+
+    internal List<T> Query<T>(string sql, Func<SqliteDataReader, T> map, params ReadOnlySpan<(string Name, object? Value)> values)
+    {
+        using var command = Command(sql, values);
+        using var reader = command.ExecuteReader();
+        var rows = new List<T>();
+        while (reader.Read())
+            rows.Add(map(reader));
+        return rows;
+    }
+
+    private SqliteCommand Command(string sql, ReadOnlySpan<(string Name, object? Value)> values)
+    {
+        var command = _connection.CreateCommand();
+        command.Transaction = _transaction;
+        command.CommandText = sql;
+        foreach (var (name, value) in values)
+            command.Parameters.AddWithValue(name, ToStored(value));
+        return command;
+    }
+
+    /// <summary>How each kind of value is stored: lengths as micrometres, days and times as ISO 8601 text, choices by name.</summary>
+    private static object ToStored(object? value) => value switch
+    {
+        null => DBNull.Value,
+        Length length => length.Micrometres,
+        DateOnly day => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+        DateTimeOffset time => time.ToUniversalTime().ToString("yyyy-MM-dd'T'HH:mm:ss.fff'Z'", CultureInfo.InvariantCulture),
+        bool yes => yes ? 1L : 0L,
+        Enum choice => choice.ToString(),
+        _ => value,
+    };
+}
+
+/// <summary>Reads stored values back by column name.</summary>
+internal static class Columns
+{
+    public static long Number(this SqliteDataReader row, string column) => row.GetInt64(row.GetOrdinal(column));
+
+    public static int Count(this SqliteDataReader row, string column) => row.GetInt32(row.GetOrdinal(column));
+
+    public static string Text(this SqliteDataReader row, string column) => row.GetString(row.GetOrdinal(column));
+
+    public static bool Yes(this SqliteDataReader row, string column) => row.Number(column) != 0;
+
+    public static Length Length(this SqliteDataReader row, string column) => new(row.Number(column));
+
+    public static TChoice Choice<TChoice>(this SqliteDataReader row, string column)
+        where TChoice : struct, Enum => Enum.Parse<TChoice>(row.Text(column));
+
+    public static DateOnly Day(this SqliteDataReader row, string column) =>
+        DateOnly.ParseExact(row.Text(column), "yyyy-MM-dd", CultureInfo.InvariantCulture);
+
+    public static DateTimeOffset Time(this SqliteDataReader row, string column) =>
+        DateTimeOffset.Parse(row.Text(column), CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal);
+
+    public static T? Maybe<T>(this SqliteDataReader row, string column, Func<SqliteDataReader, string, T> read)
+        where T : struct => row.IsDBNull(row.GetOrdinal(column)) ? null : read(row, column);
+
+    public static string? MaybeText(this SqliteDataReader row, string column) =>
+        row.IsDBNull(row.GetOrdinal(column)) ? null : row.Text(column);
+}
