@@ -27,7 +27,7 @@ var builder = WebApplication.CreateBuilder(new WebApplicationOptions
     ContentRootPath = AppContext.BaseDirectory,
     WebRootPath = switches.Web,
 });
-builder.Logging.AddFilter("Microsoft.AspNetCore", LogLevel.Warning);
+builder.Logging.AddFilter("Microsoft", LogLevel.Warning);
 builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = 1 << 20);
 // Loopback only: there is no sign-in yet.
 builder.WebHost.UseUrls($"http://127.0.0.1:{switches.Port}");
@@ -41,7 +41,8 @@ builder.Services.Configure<GzipCompressionProviderOptions>(gzip => gzip.Level = 
 builder.Services.AddSingleton(TimeProvider.System);
 
 // The document generator starts the application at build time, to read its routes; it must not touch a shop's file.
-var isRealStart = Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider";
+var startedBy = Assembly.GetEntryAssembly();
+var isRealStart = startedBy?.GetName().Name != "GetDocument.Insider";
 if (isRealStart)
 {
     builder.Services.AddSingleton(services => ShopFile.Open(services.GetRequiredService<IConfiguration>()["data"] ?? switches.Data));
@@ -84,5 +85,19 @@ if (isRealStart)
         DemoShop.FillWhenEmpty(shop, app.Services.GetRequiredService<TimeProvider>());
 }
 
-await app.RunAsync();
-return 0;
+app.Lifetime.ApplicationStarted.Register(() =>
+{
+    // Under a test host nobody reads the console.
+    if (startedBy == typeof(Program).Assembly)
+        Console.WriteLine($"Iron Loop is at {string.Join(' ', app.Urls)}{(switches.Demo ? ", with the demo" : "")}. Ctrl+C stops it.");
+});
+try
+{
+    await app.RunAsync();
+    return 0;
+}
+catch (IOException taken) when (taken.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException)
+{
+    await Console.Error.WriteLineAsync($"Port {switches.Port} is taken by another program; choose another with --port N.");
+    return 1;
+}

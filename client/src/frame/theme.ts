@@ -35,7 +35,7 @@ const evening = {
     primary: '#63b8a5',
     'on-primary': '#10211d',
     error: '#f2a49b',
-    iron: '#a4a9ae',
+    iron: '#b4b9be',
     hairline: '#43474c',
     steel: '#7d8387',
     straw: '#dfb453',

@@ -5,8 +5,12 @@ namespace IronLoop.Core.Fitting;
 /// offset ellipse, then along the offset ellipse to its lowest point (fit model, section 1). Everything that is
 /// needed length, ease or drawing rests on this one path. Millimetres and radians.
 /// </summary>
-public readonly record struct HalfLoop
+public sealed class HalfLoop
 {
+    private const int ArcSteps = 512;
+
+    private double[]? _arcs;
+
     private HalfLoop(WristSection wrist, DrawnPoint pivot, double offset, double touch)
     {
         Wrist = wrist;
@@ -50,11 +54,11 @@ public readonly record struct HalfLoop
         double Outside(double angle)
         {
             var (sin, cos) = Math.SinCos(angle);
-            return pivot.X * cos + pivot.Y * sin - wrist.Support(angle) - offset;
+            return pivot.X * cos + pivot.Y * sin - wrist.Support(sin, cos) - offset;
         }
 
         const double lowest = -Math.PI / 2;
-        const int looks = 180;
+        const int looks = 60;
         var best = lowest;
         for (var i = 1; i <= looks; i++)
         {
@@ -87,25 +91,36 @@ public readonly record struct HalfLoop
             var share = Straight == 0 ? 0 : distance / Straight;
             return new DrawnPoint(Pivot.X + (touch.X - Pivot.X) * share, Pivot.Y + (touch.Y - Pivot.Y) * share);
         }
-        // The arc's length grows steadily with the angle, so halving finds the angle of a length.
-        var fromLowest = Math.Max(0, Length - distance);
-        var (below, above) = (-Math.PI / 2, Touch);
-        for (var i = 0; i < 30; i++)
+        // The arc's length grows steadily with the angle: find the step it lies in, then go the right share of it.
+        var lengths = _arcs ??= ArcsFromLowest();
+        var fromLowest = Math.Clamp(Length - distance, 0, Arc);
+        var step = Array.BinarySearch(lengths, fromLowest);
+        step = Math.Clamp(step >= 0 ? step : ~step - 1, 0, ArcSteps - 1);
+        var within = lengths[step + 1] > lengths[step] ? (fromLowest - lengths[step]) / (lengths[step + 1] - lengths[step]) : 0;
+        return Wrist.OffsetPoint(-Math.PI / 2 + (Touch + Math.PI / 2) * (step + within) / ArcSteps, Offset);
+    }
+
+    private double[] ArcsFromLowest()
+    {
+        var lengths = new double[ArcSteps + 1];
+        var turn = (Touch + Math.PI / 2) / ArcSteps;
+        for (var i = 0; i < ArcSteps; i++)
         {
-            var middle = (below + above) / 2;
-            if (Wrist.OffsetArc(-Math.PI / 2, middle, Offset) < fromLowest)
-                below = middle;
-            else
-                above = middle;
+            var from = -Math.PI / 2 + i * turn;
+            lengths[i + 1] = lengths[i] + Wrist.OffsetPoint(from, Offset).To(Wrist.OffsetPoint(from + turn, Offset));
         }
-        return Wrist.OffsetPoint(below, Offset);
+        // Chords are a little short of the arc; spread what is missing so that the ends meet exactly.
+        var missing = lengths[ArcSteps] > 0 ? Arc / lengths[ArcSteps] : 0;
+        for (var i = 0; i <= ArcSteps; i++)
+            lengths[i] *= missing;
+        return lengths;
     }
 
     /// <summary>Golden-section search for the highest point of a function with one hump.</summary>
     private static double Highest(Func<double, double> f, double low, double high)
     {
         const double ratio = 0.6180339887498949;
-        for (var i = 0; i < 50; i++)
+        for (var i = 0; i < 40; i++)
         {
             var left = high - ratio * (high - low);
             var right = low + ratio * (high - low);

@@ -41,14 +41,17 @@ public readonly record struct WristSection(double HalfWidth, double HalfDepth)
     public double Support(double angle)
     {
         var (sin, cos) = Math.SinCos(angle);
-        return Math.Sqrt(HalfWidth * HalfWidth * cos * cos + HalfDepth * HalfDepth * sin * sin);
+        return Support(sin, cos);
     }
+
+    internal double Support(double sin, double cos) =>
+        Math.Sqrt(HalfWidth * HalfWidth * cos * cos + HalfDepth * HalfDepth * sin * sin);
 
     /// <summary>The point, offset outward, where the outward normal points along the angle.</summary>
     public DrawnPoint OffsetPoint(double angle, double offset)
     {
         var (sin, cos) = Math.SinCos(angle);
-        var support = Support(angle);
+        var support = Support(sin, cos);
         return new DrawnPoint(
             HalfWidth * HalfWidth * cos / support + offset * cos,
             HalfDepth * HalfDepth * sin / support + offset * sin);

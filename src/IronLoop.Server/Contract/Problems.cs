@@ -3,7 +3,9 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.RegularExpressions;
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Measuring;
 using Microsoft.AspNetCore.Diagnostics;
+using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.Data.Sqlite;
 
@@ -16,7 +18,7 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
 
     public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
     {
-        var problem = ToProblem(exception);
+        var problem = ToProblem(exception, httpContext.Features.Get<IExceptionHandlerFeature>()?.Endpoint?.Metadata.GetMetadata<IAcceptsMetadata>()?.RequestType);
         if (problem.Status >= 500)
             log.LogError(exception, "Request {RequestId} failed", httpContext.TraceIdentifier);
         problem.Extensions["requestId"] = httpContext.TraceIdentifier;
@@ -24,10 +26,10 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
         return await service.TryWriteAsync(new ProblemDetailsContext { HttpContext = httpContext, ProblemDetails = problem });
     }
 
-    private static ProblemDetails ToProblem(Exception exception) => exception switch
+    private static ProblemDetails ToProblem(Exception exception, Type? requestType) => exception switch
     {
         RefusedException refused => Make(refused.Status, refused.Message, refused.Errors),
-        BadHttpRequestException { InnerException: JsonException json } => FromJson(json),
+        BadHttpRequestException { InnerException: JsonException json } => FromJson(json, requestType),
         BadHttpRequestException bad when bad.Message.Contains("no body was provided", StringComparison.Ordinal) =>
             Make(bad.StatusCode, "The request cannot be read.", new Dictionary<string, string[]> { ["$"] = ["A JSON object is needed; nothing was sent."] }),
         BadHttpRequestException bad => Make(bad.StatusCode, "The request cannot be read.",
@@ -48,7 +50,7 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
     }
 
     /// <summary>Turns the serializer's message, which names .NET types, into one that names the field and what it takes.</summary>
-    private static ProblemDetails FromJson(JsonException json)
+    private static ProblemDetails FromJson(JsonException json, Type? requestType)
     {
         var path = string.IsNullOrEmpty(json.Path) ? "$" : json.Path;
         var message = json.Message;
@@ -61,19 +63,19 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
         else
         {
             var field = path == "$" ? "The request" : path[(path.LastIndexOf('.') + 1)..];
-            errors[path] = [Explain(message, field)];
+            errors[path] = [Explain(message, field, requestType is null ? null : TypeAt(requestType, path))];
         }
         return Make(StatusCodes.Status400BadRequest, "The request cannot be read.", errors);
     }
 
-    private static string Explain(string message, string field)
+    private static string Explain(string message, string field, Type? type)
     {
         if (message.Contains("could not be mapped to any .NET member", StringComparison.Ordinal))
             return $"{field} is not a field of this request.";
         if (message.Contains("Duplicate property", StringComparison.Ordinal))
             return $"{field} is given twice.";
-        if (NotConverted().Match(message) is { Success: true } wrong)
-            return $"{field} must be {Expected(wrong.Groups["type"].Value)}.";
+        if (message.Contains("could not be converted to", StringComparison.Ordinal))
+            return $"{field} must be {Expected(type)}.";
         if (message.StartsWith("must be", StringComparison.Ordinal) || message.StartsWith("has more", StringComparison.Ordinal)
             || message.StartsWith("is too", StringComparison.Ordinal))
             return $"{field} {message.Split(" Path:")[0]}";
@@ -83,29 +85,45 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
         return $"This is not JSON that can be read: {message.Split(" Path:")[0]}";
     }
 
-    private static string Expected(string type)
+    private static string Expected(Type? type)
     {
-        var plain = type.Replace("System.Nullable`1[", "", StringComparison.Ordinal).TrimEnd(']');
-        var known = plain switch
+        type = type is null ? null : Nullable.GetUnderlyingType(type) ?? type;
+        if (type is null)
+            return "of another kind";
+        if (type.IsEnum)
         {
-            "System.String" => "text",
-            "System.Boolean" => "true or false",
-            "System.Int32" or "System.Int64" => "a whole number",
-            "System.Decimal" or "System.Double" => "a number",
-            "System.DateOnly" => "a day such as 2026-11-24",
-            "IronLoop.Core.Measuring.Length" => "a number of millimetres",
-            _ => null,
-        };
-        if (known is not null)
-            return known;
-        var choice = AppDomain.CurrentDomain.GetAssemblies()
-            .Where(a => a.GetName().Name!.StartsWith("IronLoop", StringComparison.Ordinal))
-            .Select(a => a.GetType(plain)).FirstOrDefault(t => t is { IsEnum: true });
-        return choice is null
-            ? plain.Contains("List", StringComparison.Ordinal) || plain.Contains("[]", StringComparison.Ordinal) ? "a list" : "an object"
-            : "one of " + string.Join(", ", choice.GetFields(BindingFlags.Public | BindingFlags.Static).Select(f =>
+            return "one of " + string.Join(", ", type.GetFields(BindingFlags.Public | BindingFlags.Static).Select(f =>
                 f.GetCustomAttribute<JsonStringEnumMemberNameAttribute>()?.Name ?? JsonNamingPolicy.CamelCase.ConvertName(f.Name)));
+        }
+        if (type == typeof(string)) return "text";
+        if (type == typeof(bool)) return "true or false";
+        if (type == typeof(int) || type == typeof(long)) return "a whole number";
+        if (type == typeof(decimal) || type == typeof(double)) return "a number";
+        if (type == typeof(DateOnly)) return "a day such as 2026-11-24";
+        if (type == typeof(Length)) return "a number of millimetres";
+        return ElementOf(type) is null ? "an object" : "a list";
     }
+
+    /// <summary>
+    /// The type of the field at a path. The serializer's own message names the type it was filling, which is the
+    /// object around the field as often as the field.
+    /// </summary>
+    private static Type? TypeAt(Type root, string path)
+    {
+        Type? type = root;
+        foreach (System.Text.RegularExpressions.Match step in Steps().Matches(path))
+        {
+            if (type is null)
+                return null;
+            type = step.Groups["name"] is { Success: true } name
+                ? type.GetProperties().FirstOrDefault(p => JsonNamingPolicy.CamelCase.ConvertName(p.Name) == name.Value)?.PropertyType
+                : ElementOf(type);
+        }
+        return type;
+    }
+
+    private static Type? ElementOf(Type type) =>
+        type.IsGenericType && type.GetGenericTypeDefinition() == typeof(IReadOnlyList<>) ? type.GetGenericArguments()[0] : null;
 
     [GeneratedRegex("missing required properties including: (?<names>.+?)\\.?$", RegexOptions.ExplicitCapture | RegexOptions.Singleline, 200)]
     private static partial Regex MissingProperties();
@@ -113,6 +131,6 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
     [GeneratedRegex("'(?<name>[^']+)'", RegexOptions.ExplicitCapture, 200)]
     private static partial Regex Quoted();
 
-    [GeneratedRegex("could not be converted to (?<type>.+?)\\. Path", RegexOptions.ExplicitCapture, 200)]
-    private static partial Regex NotConverted();
+    [GeneratedRegex("\\.(?<name>\\w+)|\\[\\d+\\]", RegexOptions.ExplicitCapture, 200)]
+    private static partial Regex Steps();
 }

@@ -91,4 +91,16 @@ public class NeededLengthTests
             .ShouldBeGreaterThan(0.99);
         FirstTimeChance.Of(need, [Length.FromMillimetres(190)], wear).ShouldBe(0, 1e-9);
     }
+
+    [Theory]
+    [InlineData(1.00)]
+    [InlineData(1.35)]
+    [InlineData(1.80)]
+    public void The_ellipse_of_a_tape_reading_is_as_long_as_the_tape(double aspect)
+    {
+        var wrist = WristSection.FromTape(170, aspect);
+        wrist.HalfWidth.ShouldBe(aspect * wrist.HalfDepth, 1e-12);
+        wrist.OffsetArc(-Math.PI / 2, 3 * Math.PI / 2, 0).ShouldBe(170, 1e-6);
+        wrist.OffsetArc(-Math.PI / 2, 0, 2).ShouldBe(170 / 4.0 + Math.PI, 1e-6);
+    }
 }

@@ -62,7 +62,7 @@ const fields = [
       :model-value="job.figures.wear"
       :items="wears"
       label="Worn"
-      name="wear"
+      data-field="wear"
       :disabled="job.closedAt !== null"
       @update:model-value="(v: WearPreference) => take('wear', v)"
     />
@@ -71,7 +71,7 @@ const fields = [
       :model-value="job.figures.attachment"
       :items="attachments"
       label="How the watch takes its band"
-      name="attachment"
+      data-field="attachment"
       :disabled="job.closedAt !== null"
       @update:model-value="(v: Attachment) => take('attachment', v)"
     />

@@ -40,7 +40,7 @@ const heard = reactive<TakeIn>({ ...props.start })
       v-model="heard.request"
       :items="requests"
       label="What is asked for"
-      name="request"
+      data-field="request"
       :disabled="disabled"
     />
     <v-text-field

@@ -1,0 +1,49 @@
+using BenchmarkDotNet.Attributes;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Benchmarks;
+
+/// <summary>The planner on named bracelets. Run: dotnet run -c Release --project benchmarks/IronLoop.Benchmarks -- --filter '*'</summary>
+[MemoryDiagnoser]
+public class PlanBenchmarks
+{
+    private readonly PlanRequest _usual = Usual();
+    private readonly PlanRequest _long = Long();
+
+    /// <summary>The whole answer for a usual bracelet: 10 links a side that come out, one of them a half link, 8 positions.</summary>
+    [Benchmark]
+    public PlanAnswer UsualWhole() => Planner.Answer(_usual);
+
+    /// <summary>The recommended plan alone for the usual bracelet.</summary>
+    [Benchmark]
+    public Plan UsualRecommended() => Planner.Recommend(_usual);
+
+    /// <summary>The recommended plan for 15 links a side of two pitches, 10 spares, 60 positions.</summary>
+    [Benchmark]
+    public Plan LongRecommended() => Planner.Recommend(_long);
+
+    /// <summary>Needed length and its uncertainty.</summary>
+    [Benchmark]
+    public Need? Need() => NeededLength.WithUncertainty(Mm(170), 1.35m, new Head(Mm(44), Mm(3)), Mm(1.75m), default);
+
+    private static PlanRequest Usual()
+    {
+        Link[] twelve = [new(Mm(8.6m), false), .. Enumerable.Repeat(new Link(Mm(8.2m), true), 9), new(Mm(5), true)];
+        Link[] six = [new(Mm(8.6m), false), .. Enumerable.Repeat(new Link(Mm(8.2m), true), 10)];
+        return Request(twelve, six, [], new BraceletClasp(Mm(18.4m), Mm(19.6m), Side.Twelve, 8, Mm(1.8m), 3), 157.5m);
+    }
+
+    private static PlanRequest Long()
+    {
+        Link[] row = [new(Mm(7.1m), false), .. Enumerable.Repeat(new Link(Mm(6.3m), true), 8), .. Enumerable.Repeat(new Link(Mm(4.7m), true), 7)];
+        return Request(row, row, [new SpareLinks(Mm(6.3m), 5), new SpareLinks(Mm(4.7m), 5)],
+            new BraceletClasp(Mm(18.4m), Mm(19.6m), Side.Twelve, 60, Mm(0.3m), 30), 157.5m);
+    }
+
+    private static PlanRequest Request(Link[] twelve, Link[] six, SpareLinks[] spares, BraceletClasp clasp, decimal target) =>
+        new(new Bracelet(twelve, six), spares, clasp, new FitTarget(Mm(target), Mm(2.5m), PlanRequest.HouseTolerance),
+            PlanRequest.HouseCentring, PlanRequest.HouseReserve);
+
+    private static Length Mm(decimal millimetres) => Length.FromMillimetres(millimetres);
+}

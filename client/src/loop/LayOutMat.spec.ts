@@ -1,0 +1,60 @@
+import { mount } from '@vue/test-utils'
+import { describe, expect, it } from 'vitest'
+import type { LayOut } from '../api/shop'
+import LayOutMat from './LayOutMat.vue'
+
+const layOut: LayOut = {
+  twelve: [
+    { pitchMm: 9, fate: 'fixed' },
+    { pitchMm: 8, fate: 'stays' },
+  ],
+  six: [{ pitchMm: 8, fate: 'leaves' }],
+  spares: [],
+  clasp: {
+    name: 'fold-over',
+    twelveMm: 18,
+    sixMm: 18,
+    microMm: 0,
+    microSide: 'six',
+    positions: 4,
+    position: 1,
+    positionNow: 1,
+  },
+  strap: null,
+}
+
+const mat = (changeable = true) =>
+  mount(LayOutMat, { props: { layOut, barToBarMm: 44, changeable }, attachTo: document.body })
+
+describe('the lay-out on the mat', () => {
+  it('reads out every link: side, place, pitch and fate', () => {
+    const labels = mat()
+      .findAll('.link')
+      .map((l) => l.attributes('aria-label'))
+    expect(labels).toEqual([
+      '12 side, link 2 from the case, 8 mm, stays',
+      '12 side, link 1 from the case, 9 mm, never comes out',
+      '6 side, link 1 from the case, 8 mm, comes out',
+    ])
+  })
+
+  it('is worked by arrows and Space, micro-adjust by up and down', async () => {
+    const lay = mat()
+    const links = lay.findAll('.link')
+    await links[0]!.trigger('keydown', { key: ' ' })
+    expect(lay.emitted('toggle')).toEqual([[{ side: 'twelve', ordinal: 1 }]])
+    await links[0]!.trigger('keydown', { key: 'ArrowRight' })
+    expect(links.map((l) => l.attributes('tabindex'))).toEqual(['-1', '0', '-1'])
+    await links[1]!.trigger('keydown', { key: 'ArrowUp' })
+    expect(lay.emitted('position')).toEqual([[2]])
+  })
+
+  it('never offers a fixed link, and nothing at all once bench work has begun', async () => {
+    const lay = mat()
+    await lay.findAll('.link')[1]!.trigger('click')
+    expect(lay.emitted('toggle')).toBeUndefined()
+    const worked = mat(false)
+    await worked.findAll('.link')[0]!.trigger('click')
+    expect(worked.emitted('toggle')).toBeUndefined()
+  })
+})

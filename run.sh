@@ -1,0 +1,38 @@
+#!/usr/bin/env bash
+# Starts Iron Loop, with the demo unless told otherwise. Builds what is stale first.
+set -euo pipefail
+cd "$(dirname "$0")"
+. scripts/house.sh
+
+usage='Usage: ./run.sh [--port N] [--data FOLDER] [--empty]
+  --port N       port on 127.0.0.1 (5180)
+  --data FOLDER  where the shop is kept (data/demo, or data/shop with --empty)
+  --empty        start without the demo'
+port=5180 data='' demo=1
+while [ $# -gt 0 ]; do
+  case "$1" in
+    --port) port=${2:?"--port needs a number"}; shift ;;
+    --data) data=${2:?"--data needs a folder"}; shift ;;
+    --empty) demo=0 ;;
+    -h | --help) echo "$usage"; exit 0 ;;
+    *) stop "What is $1? $usage" ;;
+  esac
+  shift
+done
+if [ -z "$data" ]; then
+  [ "$demo" -eq 1 ] && data=data/demo || data=data/shop
+fi
+
+mkdir -p .build
+if stale .build/app src client scripts Directory.Build.props Directory.Packages.props global.json \
+  || [ ! -e client/dist/index.html ] || [ ! -e src/IronLoop.Server/bin/Release/net10.0/IronLoop.Server ]; then
+  need_tools
+  say "Building; the first time takes a minute or two."
+  client_packages
+  build_server
+  build_client
+  touch .build/app
+fi
+switches=(--port "$port" --data "$data" --web client/dist)
+[ "$demo" -eq 1 ] && switches+=(--demo)
+exec src/IronLoop.Server/bin/Release/net10.0/IronLoop.Server "${switches[@]}"

@@ -1,0 +1,49 @@
+# Shared by run.sh and test.sh: what the house needs, and building it when it is stale.
+export DOTNET_CLI_TELEMETRY_OPTOUT=1 DOTNET_NOLOGO=1 DOTNET_CLI_UI_LANGUAGE=en
+
+say() { printf '%s\n' "$*" >&2; }
+
+stop() {
+  say "$*"
+  exit 1
+}
+
+need_tools() {
+  command -v dotnet >/dev/null || stop "The .NET SDK is missing: install version 10 and see that 'dotnet' is on the path."
+  command -v node >/dev/null && command -v npm >/dev/null || stop "Node is missing: install version 20.19 or newer with npm."
+  dotnet --version >/dev/null 2>&1 || stop "The .NET SDK here does not satisfy global.json, which asks for version 10.0.400 or newer: $(dotnet --list-sdks | tr '\n' ' ')"
+}
+
+# Chromium and its driver drive the real interface in the tests. They come from Debian's packages.
+need_chromium() {
+  command -v chromium >/dev/null && command -v chromedriver >/dev/null && return
+  local apt='apt-get'
+  [ "$(id -u)" -eq 0 ] || apt='sudo -n apt-get'
+  say "Chromium or its driver is missing; installing both with apt-get."
+  if ! { $apt update -qq && $apt install -y -qq --no-install-recommends chromium chromium-driver fonts-dejavu-core; } >&2; then
+    stop "Chromium cannot be installed here. The browser tests need Debian's packages chromium and chromium-driver."
+  fi
+}
+
+# Whether anything in the folders is newer than the stamp.
+stale() {
+  local stamp=$1
+  shift
+  [ ! -e "$stamp" ] || [ -n "$(find "$@" -newer "$stamp" -type f -not -path '*/bin/*' -not -path '*/obj/*' -not -path '*/node_modules/*' -not -path '*/dist/*' -print -quit)" ]
+}
+
+client_packages() {
+  stale .build/packages client/package.json client/package-lock.json client/.npmrc || [ ! -d client/node_modules ] || return 0
+  say "Fetching the client's packages."
+  (cd client && npm ci --no-progress --loglevel=error) >&2
+  touch .build/packages
+}
+
+# The server is built first: its build writes the document that the client's types come from.
+build_server() {
+  dotnet build src/IronLoop.Server -c Release --verbosity quiet -clp:NoSummary >&2
+}
+
+build_client() {
+  (cd client && npm run --silent types && npm run --silent build) >&2
+}

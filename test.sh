@@ -1,0 +1,62 @@
+#!/usr/bin/env bash
+# Everything that must hold: formatting, analysers, linters, types, and the tests of core, server, browser and client.
+# Ends with the line 'N passed, N failed'.
+set -uo pipefail
+cd "$(dirname "$0")"
+. scripts/house.sh
+need_tools
+need_chromium
+mkdir -p .build
+passed=0 failed=0
+
+# A check counts as one: it holds or it does not.
+check() {
+  local name=$1
+  shift
+  say "== $name"
+  if "$@" >.build/check.log 2>&1; then
+    passed=$((passed + 1))
+  else
+    failed=$((failed + 1))
+    tail -n 60 .build/check.log >&2
+    say "== $name does not hold"
+  fi
+}
+
+# A suite counts its tests, by the runner's own summary; one that dies before it counts as a failure.
+suite() {
+  local name=$1 log=.build/suite.log good bad
+  shift
+  say "== $name"
+  "$@" >"$log" 2>&1
+  local code=$?
+  good=$(sed -nE 's/^ *succeeded: ([0-9]+).*/\1/p; s/^ *Tests +.* ?([0-9]+) passed.*/\1/p' "$log" | tail -n 1)
+  bad=$(sed -nE 's/^ *failed: ([0-9]+).*/\1/p; s/^ *Tests +([0-9]+) failed.*/\1/p' "$log" | tail -n 1)
+  passed=$((passed + ${good:-0}))
+  failed=$((failed + ${bad:-0}))
+  if [ $code -ne 0 ] || [ "${good:-0}" -eq 0 ]; then
+    [ "${bad:-0}" -gt 0 ] || failed=$((failed + 1))
+    tail -n 120 "$log" >&2
+  fi
+  say "   ${good:-0} passed, ${bad:-0} failed"
+}
+
+in_client() { (cd client && "$@"); }
+types_are_current() { git diff --exit-code --stat -- client/src/api; }
+tests() { "tests/IronLoop.$1.Tests/bin/Release/net10.0/IronLoop.$1.Tests" --no-progress --no-ansi; }
+
+check 'client packages' client_packages
+check 'build, warnings as errors' dotnet build IronLoop.slnx -c Release --verbosity quiet
+check 'client build' build_client
+git rev-parse --git-dir >/dev/null 2>&1 && check 'generated types are committed' types_are_current
+check 'C# format' dotnet format IronLoop.slnx --verify-no-changes --no-restore
+check 'prettier' in_client npm run --silent format:check
+check 'eslint' in_client npm run --silent lint
+check 'vue-tsc' in_client npm run --silent check
+suite 'client tests' in_client npm run --silent test
+suite 'core tests' tests Core
+suite 'server tests' tests Server
+suite 'browser tests' tests Browser
+
+echo "$passed passed, $failed failed"
+[ "$failed" -eq 0 ] && [ "$passed" -gt 0 ]

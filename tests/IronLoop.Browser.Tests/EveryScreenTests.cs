@@ -1,0 +1,99 @@
+namespace IronLoop.Browser.Tests;
+
+/// <summary>Looks at every main view for what a fitter would stumble over.</summary>
+public sealed class EveryScreenTests : IDisposable
+{
+    private static readonly string[] Views =
+    [
+        "/", "/take-in", "/log", "/jobs/5/take-in", "/jobs/8/gauge", "/jobs/10/match", "/jobs/6/clasp", "/jobs/5/size", "/jobs/9/size",
+        "/jobs/6/size", "/jobs/4/bench", "/jobs/3/hand-over", "/jobs/15/size",
+    ];
+
+    private readonly RunningShop _shop = new(demo: true);
+    private readonly Screen _screen;
+
+    public EveryScreenTests() => _screen = new Screen(_shop.Address);
+
+    public void Dispose()
+    {
+        _screen.Dispose();
+        _shop.Dispose();
+    }
+
+    [Fact]
+    public void Nothing_is_cut_off_sideways_on_laptop_tablet_or_phone()
+    {
+        foreach (var (width, height) in ((int, int)[])[(1280, 800), (1024, 768), (390, 844)])
+        {
+            _screen.Resize(width, height);
+            foreach (var view in Views)
+            {
+                Open(view);
+                _screen.Run("return document.documentElement.scrollWidth").ShouldBe((long)width, $"{view} at {width}");
+            }
+        }
+        _screen.NoConsoleErrors();
+    }
+
+    [Fact]
+    public void Every_view_passes_the_accessibility_check()
+    {
+        var axe = File.ReadAllText(House.Axe);
+        foreach (var evening in (bool[])[false, true])
+        {
+            _screen.Go("/");
+            _screen.Run($"localStorage.setItem('iron-loop-evening', '{(evening ? "true" : "false")}')");
+            foreach (var view in Views)
+            {
+                Open(view);
+                _screen.Run(axe);
+                var found = (string?)_screen.RunAsync(
+                    """
+                    const done = arguments[0];
+                    axe.run(document, { runOnly: ['wcag2a', 'wcag2aa'] }).then(r =>
+                      done(r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary).join('; ')).join('\n')));
+                    """);
+                found.ShouldBeNullOrEmpty($"{view}{(evening ? ", evening" : "")}");
+            }
+        }
+    }
+
+    [Fact]
+    public void No_text_is_smaller_than_can_be_read_at_arms_length()
+    {
+        foreach (var view in Views)
+        {
+            Open(view);
+            var small = (string?)_screen.Run(
+                """
+                return [...document.querySelectorAll('body *')]
+                  .filter(e => !e.closest('svg') && e.checkVisibility() && [...e.childNodes].some(n => n.nodeType === 3 && n.data.trim()))
+                  .filter(e => parseFloat(getComputedStyle(e).fontSize) < 14)
+                  .map(e => e.className + ' ' + e.textContent.trim().slice(0, 30)).join('\n')
+                """);
+            small.ShouldBeNullOrEmpty(view);
+        }
+    }
+
+    [Fact]
+    public void A_very_long_name_and_a_job_that_is_not_there_do_not_break_the_frame()
+    {
+        _screen.Go("/take-in");
+        _screen.Type("client", new string('W', 40));
+        _screen.Type("watch", new string('M', 80));
+        _screen.Type("by", "TB");
+        _screen.Press("Hang it on the rack");
+        _screen.UntilSays("Still to gauge");
+        _screen.Run("return document.documentElement.scrollWidth").ShouldBe(1280L);
+        _screen.NoConsoleErrors();
+        _screen.Go("/jobs/4711/size");
+        _screen.UntilSays("There is no job with tag 4711.");
+    }
+
+    private void Open(string view)
+    {
+        _screen.Go(view);
+        _screen.Until(() => _screen.All(".tag").Count > 0 && _screen.All(".job, .start, .new, .log").Count > 0, view);
+        _screen.RunAsync("const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => done(true)))");
+    }
+}

@@ -1,0 +1,21 @@
+using System.Reflection;
+
+// One browser at a time: two cores are few for Chromium, and a screen under test should not wait for another.
+[assembly: Xunit.v3.Parallelization(Mode = Xunit.Sdk.ParallelMode.None)]
+
+namespace IronLoop.Browser.Tests;
+
+/// <summary>Where the built house stands.</summary>
+internal static class House
+{
+    private static string Root => Told("House");
+
+    public static string Server => Path.Combine(Root, "src/IronLoop.Server/bin", Told("Configuration"), "net10.0/IronLoop.Server.dll");
+
+    public static string Web => Path.Combine(Root, "client/dist");
+
+    public static string Axe => Path.Combine(Root, "client/node_modules/axe-core/axe.min.js");
+
+    private static string Told(string key) =>
+        typeof(House).Assembly.GetCustomAttributes<AssemblyMetadataAttribute>().Single(a => a.Key == key).Value!;
+}

@@ -1,0 +1,132 @@
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+using OpenQA.Selenium.Support.UI;
+
+namespace IronLoop.Browser.Tests;
+
+/// <summary>A headless Chromium at 1280 × 800, and what a fitter does on the screen.</summary>
+public sealed class Screen : IDisposable
+{
+    private readonly string _profile = Directory.CreateTempSubdirectory("iron-loop-chromium-").FullName;
+    private readonly ChromeDriver _driver;
+    private readonly string _address;
+
+    public Screen(string address)
+    {
+        _address = address;
+        Environment.SetEnvironmentVariable("SE_OFFLINE", "true");
+        Environment.SetEnvironmentVariable("SE_AVOID_STATS", "true");
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments(
+            "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
+            "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--force-device-scale-factor=1", "--hide-scrollbars",
+            "--lang=en-GB", $"--user-data-dir={_profile}");
+        options.SetLoggingPreference(LogType.Browser, LogLevel.Warning);
+        _driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromMinutes(1));
+        Resize(1280, 800);
+    }
+
+    public string Path => new Uri(_driver.Url).AbsolutePath;
+
+    public void Resize(int width, int height) =>
+        _driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>
+        {
+            ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = false,
+        });
+
+    public void Go(string path)
+    {
+        _driver.Navigate().GoToUrl(_address + path);
+        Until(() => _driver.FindElement(By.CssSelector(".frame")).Displayed);
+    }
+
+    public void Reload() => _driver.Navigate().Refresh();
+
+    /// <summary>Waits until something holds; fails with what was on the screen when it does not.</summary>
+    public void Until(Func<bool> holds, string? what = null)
+    {
+        var wait = new WebDriverWait(_driver, TimeSpan.FromSeconds(15)) { PollingInterval = TimeSpan.FromMilliseconds(40) };
+        wait.IgnoreExceptionTypes(typeof(NoSuchElementException), typeof(StaleElementReferenceException));
+        try
+        {
+            wait.Until(_ => holds());
+        }
+        catch (WebDriverTimeoutException late)
+        {
+            throw new InvalidOperationException($"Waited in vain{(what is null ? "" : " for " + what)} at {Path}. The screen says:\n{Text}", late);
+        }
+    }
+
+    public string Text => _driver.FindElement(By.TagName("body")).Text;
+
+    public void UntilSays(string words) => Until(() => Text.Contains(words, StringComparison.Ordinal), $"“{words}”");
+
+    /// <summary>Types into a field by its name, in place of what stood there, and leaves it with Tab.</summary>
+    public void Type(string name, string text)
+    {
+        var field = Find($"[name=\"{name}\"]");
+        field.SendKeys(Keys.Control + "a");
+        field.SendKeys(text + Keys.Tab);
+    }
+
+    /// <summary>A date field takes day, month and year as typed in a British browser.</summary>
+    public void SetDay(string name, DateOnly day)
+    {
+        var field = Find($"[name=\"{name}\"]");
+        _driver.ExecuteScript(
+            "arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event('input', { bubbles: true }))", field, day.ToString("yyyy-MM-dd"));
+    }
+
+    /// <summary>Opens a list by keyboard and takes the entry of that name.</summary>
+    public void Pick(string name, string entry)
+    {
+        var field = Find($"[data-field={name}] input");
+        ((IJavaScriptExecutor)_driver).ExecuteScript("arguments[0].scrollIntoView({ block: 'center' }); arguments[0].focus()", field);
+        Key(Keys.ArrowDown);
+        var item = By.XPath($"//*[contains(@class,'v-overlay--active')]//*[contains(@class,'v-list-item-title')][normalize-space()='{entry}']");
+        Until(() => _driver.FindElement(item).Displayed, $"the entry {entry}");
+        _driver.FindElement(item).Click();
+        Until(() => _driver.FindElements(By.CssSelector(".v-overlay--active")).Count == 0);
+    }
+
+    public void Press(string button)
+    {
+        var by = By.XPath($"//*[self::button or self::a][normalize-space()='{button}']");
+        Until(() => _driver.FindElement(by).Enabled, $"the button {button}");
+        var element = _driver.FindElement(by);
+        ((IJavaScriptExecutor)_driver).ExecuteScript("arguments[0].scrollIntoView({ block: 'center' })", element);
+        element.Click();
+    }
+
+    public void Key(string keys) => new OpenQA.Selenium.Interactions.Actions(_driver).SendKeys(keys).Perform();
+
+    public void Focus(string css) => ((IJavaScriptExecutor)_driver).ExecuteScript("arguments[0].focus()", Find(css));
+
+    public IWebElement Find(string css)
+    {
+        Until(() => _driver.FindElements(By.CssSelector(css)).Count > 0, css);
+        return _driver.FindElement(By.CssSelector(css));
+    }
+
+    public IReadOnlyList<IWebElement> All(string css) => _driver.FindElements(By.CssSelector(css));
+
+    public string Told(string testId) => Find($"[data-testid={testId}]").Text;
+
+    public object? Run(string script) => ((IJavaScriptExecutor)_driver).ExecuteScript(script);
+
+    public object? RunAsync(string script) => ((IJavaScriptExecutor)_driver).ExecuteAsyncScript(script);
+
+    /// <summary>Fails when the browser's console holds an error.</summary>
+    public void NoConsoleErrors()
+    {
+        var errors = _driver.Manage().Logs.GetLog(LogType.Browser).Where(e => e.Level == LogLevel.Severe).Select(e => e.Message);
+        string.Join('\n', errors).ShouldBeEmpty();
+    }
+
+    public void Dispose()
+    {
+        _driver.Quit();
+        _driver.Dispose();
+        Directory.Delete(_profile, recursive: true);
+    }
+}

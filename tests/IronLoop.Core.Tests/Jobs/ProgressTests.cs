@@ -1,0 +1,56 @@
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Tests.Jobs;
+
+public class ProgressTests
+{
+    private static readonly Figures Nothing = new(null, null, null, null, null, null, null, null);
+
+    private static readonly Figures Known = new(
+        Mm(20), Attachment.SpringBarDrilled, Mm(48), null, null, Mm(170), WearPreference.Regular, null);
+
+    [Fact]
+    public void A_new_job_goes_to_gauge_and_says_what_is_missing()
+    {
+        var progress = new Progress(Nothing, false, false, false, 0, 0, false);
+        progress.Next.ShouldBe(Station.Gauge);
+        progress.Says(Station.Gauge).ShouldContain("lug width, attachment, lug-to-lug, wrist, wear preference");
+    }
+
+    [Fact]
+    public void A_station_left_out_stays_the_next_even_when_later_ones_are_done()
+    {
+        var progress = new Progress(Known, BandChosen: true, ClaspKept: false, PlanAgreed: true, StepsDone: 3, Steps: 3, Closed: false);
+        progress.Next.ShouldBe(Station.Clasp);
+        progress.Done(Station.Bench).ShouldBeTrue();
+    }
+
+    [Fact]
+    public void Bars_are_assumed_from_lug_to_lug_until_measured()
+    {
+        Known.Head.ShouldBe(new Head(Mm(44), Mm(3)));
+        Known.Assumed.ShouldBe(new Assumed(Aspect: true, BarRise: true, BarToBar: true));
+        (Known with { BarToBar = Mm(43), BarRise = Mm(2) }).Head.ShouldBe(new Head(Mm(43), Mm(2)));
+    }
+
+    [Fact]
+    public void The_target_is_needed_length_and_the_ease_to_aim_at()
+    {
+        // Needed 146.990 for this wrist and head, regular wear aims at 7.5 with a window of 5 to 10.
+        var target = Known.Target(Mm(1.75m)).ShouldNotBeNull();
+        target.Length.ShouldBe(Mm(154.490m));
+        target.Window.ShouldBe(Mm(2.5m));
+    }
+
+    [Fact]
+    public void Lugs_longer_than_the_wrist_is_wide_overhang()
+    {
+        Known.LugsOverhang.ShouldBeFalse();
+        (Known with { Wrist = Mm(125), LugToLug = Mm(48) }).LugsOverhang.ShouldBeTrue();
+    }
+
+    private static Length Mm(decimal millimetres) => Length.FromMillimetres(millimetres);
+}

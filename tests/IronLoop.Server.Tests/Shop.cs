@@ -1,0 +1,76 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using IronLoop.Storage;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.AspNetCore.TestHost;
+using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.Time.Testing;
+
+namespace IronLoop.Server.Tests;
+
+/// <summary>The real host on a real file in a folder of its own.</summary>
+public sealed class Shop : IDisposable
+{
+    private readonly bool _ownsFolder;
+    private readonly WebApplicationFactory<Program> _factory;
+
+    public Shop(bool demo = false, string? folder = null)
+    {
+        _ownsFolder = folder is null;
+        Folder = folder ?? Directory.CreateTempSubdirectory("iron-loop-").FullName;
+        _factory = new WebApplicationFactory<Program>().WithWebHostBuilder(host =>
+        {
+            host.UseSetting("data", Folder);
+            host.UseWebRoot(Folder);
+            host.UseSetting("demo", demo ? "yes" : "no");
+            host.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(Clock));
+        });
+        Client = _factory.CreateClient();
+    }
+
+    public string Folder { get; }
+
+    public FakeTimeProvider Clock { get; } = new(new DateTimeOffset(2026, 11, 24, 9, 0, 0, TimeSpan.Zero));
+
+    public HttpClient Client { get; }
+
+    public ShopFile File => _factory.Services.GetRequiredService<ShopFile>();
+
+    public async Task<JsonNode> Get(string path) => (await Read(await Client.GetAsync(path), HttpStatusCode.OK))!;
+
+    public async Task<JsonNode> Send(HttpMethod method, string path, object? body, HttpStatusCode expected = HttpStatusCode.OK)
+    {
+        using var request = new HttpRequestMessage(method, path);
+        if (body is not null)
+            request.Content = body is string json ? new StringContent(json, Encoding.UTF8, "application/json") : JsonContent.Create(body);
+        return (await Read(await Client.SendAsync(request), expected))!;
+    }
+
+    public Task<JsonNode> Post(string path, object? body, HttpStatusCode expected = HttpStatusCode.OK) => Send(HttpMethod.Post, path, body, expected);
+
+    public Task<JsonNode> Put(string path, object? body, HttpStatusCode expected = HttpStatusCode.OK) => Send(HttpMethod.Put, path, body, expected);
+
+    public Task<JsonNode> Patch(string path, object? body, HttpStatusCode expected = HttpStatusCode.OK) => Send(HttpMethod.Patch, path, body, expected);
+
+    public void Dispose()
+    {
+        Client.Dispose();
+        _factory.Dispose();
+        ShopFile.LetGo();
+        if (_ownsFolder)
+            Directory.Delete(Folder, recursive: true);
+    }
+
+    private static async Task<JsonNode?> Read(HttpResponseMessage response, HttpStatusCode expected)
+    {
+        var text = await response.Content.ReadAsStringAsync();
+        response.StatusCode.ShouldBe(expected, text);
+        if (!response.IsSuccessStatusCode)
+            response.Content.Headers.ContentType!.MediaType.ShouldBe("application/problem+json");
+        return JsonNode.Parse(text);
+    }
+}
