@@ -31,7 +31,10 @@ public sealed class Screen : IDisposable
     public void Resize(int width, int height) =>
         _driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>
         {
-            ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = false,
+            ["width"] = width,
+            ["height"] = height,
+            ["deviceScaleFactor"] = 1,
+            ["mobile"] = false,
         });
 
     public void Go(string path)

@@ -16,7 +16,11 @@ public sealed class JobTests : IDisposable
 
     private Task<JsonNode> Gauge(long id) => _shop.Patch($"/api/jobs/{id}/gauge", new
     {
-        lugWidth = "20,1 mm", attachment = "springBarDrilled", lugToLug = "1 7/8 in", wrist = "16,8 cm", wear = "regular",
+        lugWidth = "20,1 mm",
+        attachment = "springBarDrilled",
+        lugToLug = "1 7/8 in",
+        wrist = "16,8 cm",
+        wear = "regular",
     });
 
     private async Task<JsonNode> Band(long id, string article) =>

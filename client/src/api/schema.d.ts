@@ -738,7 +738,7 @@ export interface components {
       /** Format: double */
       mm: number
       /** Format: double */
-      fromMm: number
+      fromMm: null | number
       /** Format: double */
       toMm: null | number
       inside: boolean

@@ -1,17 +1,21 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { watchEffect } from 'vue'
+import { computed, watchEffect } from 'vue'
+import { useRoute } from 'vue-router'
 import { useTheme } from 'vuetify'
 import JobRack from './JobRack.vue'
 
 const evening = useLocalStorage('iron-loop-evening', false)
 const theme = useTheme()
+const route = useRoute()
+/** On a phone the rack makes way for the job; the name above leads back to it. */
+const inJob = computed(() => route.params.id !== undefined)
 watchEffect(() => theme.change(evening.value ? 'evening' : 'paper'))
 </script>
 
 <template>
   <div class="frame">
-    <nav class="rail" aria-label="Rack">
+    <nav class="rail" :class="{ aside: inJob }" aria-label="Rack">
       <router-link class="name" to="/">
         <svg viewBox="0 0 32 32" width="28" height="28" aria-hidden="true">
           <ellipse cx="16" cy="18" rx="11.5" ry="9.5" class="loop" />
@@ -84,6 +88,12 @@ watchEffect(() => theme.change(evening.value ? 'evening' : 'paper'))
   .rail {
     border-right: 0;
     border-bottom: 1px solid rgb(var(--v-theme-hairline));
+  }
+  .rail.aside {
+    padding-block: 4px;
+  }
+  .rail.aside > :not(.name) {
+    display: none;
   }
 }
 </style>

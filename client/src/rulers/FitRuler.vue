@@ -6,10 +6,16 @@ import { placeOn, scaleOf } from './scale'
 const props = defineProps<{ name: string; ruler: Ruler; least: number; most: number; temper?: Temper }>()
 
 const scale = computed(() => scaleOf(props.ruler, props.least, props.most))
-const from = computed(() => placeOn(scale.value, props.ruler.fromMm) * 100)
+const from = computed(() =>
+  props.ruler.fromMm === null ? null : placeOn(scale.value, props.ruler.fromMm) * 100,
+)
 const to = computed(() => (props.ruler.toMm === null ? 100 : placeOn(scale.value, props.ruler.toMm) * 100))
 const at = computed(() => placeOn(scale.value, props.ruler.mm) * 100)
-const word = computed(() => props.temper ?? (props.ruler.inside ? 'in its window' : 'outside'))
+const word = computed(
+  () =>
+    props.temper ??
+    (from.value === null ? 'shown, not judged' : props.ruler.inside ? 'in its window' : 'outside'),
+)
 </script>
 
 <template>
@@ -17,7 +23,14 @@ const word = computed(() => props.temper ?? (props.ruler.inside ? 'in its window
     <span class="label">{{ name }}</span>
     <span class="figure mm">{{ ruler.text }}</span>
     <svg viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
-      <rect class="window" :x="from" y="0" :width="Math.max(0.6, to - from)" height="10" />
+      <rect
+        v-if="from !== null"
+        class="window"
+        :x="from"
+        y="0"
+        :width="Math.max(0.6, to - from)"
+        height="10"
+      />
       <line class="line" x1="0" x2="100" y1="10" y2="10" />
     </svg>
     <span class="marker" :style="{ left: `${at}%` }" aria-hidden="true" />
@@ -76,6 +89,11 @@ svg {
   bottom: -1px;
   font-size: 14px;
   color: rgb(var(--v-theme-iron));
+}
+@media (max-width: 1100px) {
+  .ruler {
+    grid-template-columns: 1fr;
+  }
 }
 /* The colours of heated steel, for ease alone: straw right, blue tight, rust loose. */
 .right .marker,

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Ruler } from '../api/shop'
 import { placeOn, scaleOf } from './scale'
 
-const ruler = (mm: number, fromMm: number, toMm: number | null): Ruler => ({
+const ruler = (mm: number, fromMm: number | null, toMm: number | null): Ruler => ({
   mm,
   fromMm,
   toMm,
@@ -18,6 +18,11 @@ describe('a ruler', () => {
     const negative = scaleOf(ruler(-9, 5, 10), -2, 18)
     expect(negative.from).toBeLessThan(-9)
     expect(placeOn(negative, -9)).toBeGreaterThan(0)
+  })
+
+  it('is drawn without a window where nothing is judged', () => {
+    const scale = scaleOf(ruler(11, null, null), -8, 8)
+    expect(scale).toEqual({ from: -8, to: 12 })
   })
 
   it('places millimetres in proportion and never outside', () => {

@@ -8,8 +8,8 @@ export interface Scale {
 
 /** A scale wide enough for window and marker, with air at both ends. */
 export function scaleOf(ruler: Ruler, least: number, most: number): Scale {
-  const from = Math.min(least, ruler.mm - 1, ruler.fromMm - 1)
-  const to = Math.max(most, ruler.mm + 1, (ruler.toMm ?? ruler.fromMm) + 1)
+  const from = Math.min(least, ruler.mm - 1, (ruler.fromMm ?? ruler.mm) - 1)
+  const to = Math.max(most, ruler.mm + 1, (ruler.toMm ?? ruler.fromMm ?? ruler.mm) + 1)
   return { from, to }
 }
 

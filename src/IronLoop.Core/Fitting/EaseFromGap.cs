@@ -20,6 +20,6 @@ public static class EaseFromGap
         var wedge = wedgeWidth.ApproximateMillimetres;
         var path = NeededLength.Path(WristSection.FromTape(w, (double)aspect), wedge, gap.ApproximateMillimetres, 0);
         // On or below the flat the wedge is always outside the wrist, so there always is a path.
-        return 2 * path!.Value.Length + wedge - w;
+        return 2 * path!.Length + wedge - w;
     }
 }

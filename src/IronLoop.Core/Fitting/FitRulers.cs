@@ -18,14 +18,14 @@ public enum Temper
 
 /// <summary>A quantity that has a window: what it is now and where it should lie.</summary>
 /// <param name="Millimetres">What it is.</param>
-/// <param name="From">Lower end of the window.</param>
+/// <param name="From">Lower end of the window; null when it is shown, not judged.</param>
 /// <param name="To">Upper end of the window; null when more is always as good.</param>
 /// <param name="Text">What it is, in words with the unit.</param>
 /// <param name="Inches">The same in inches.</param>
-public sealed record Ruler(decimal Millimetres, decimal From, decimal? To, string Text, string Inches)
+public sealed record Ruler(decimal Millimetres, decimal? From, decimal? To, string Text, string Inches)
 {
-    /// <summary>Whether it lies in its window.</summary>
-    public bool Inside => Millimetres >= From && (To is not { } to || Millimetres <= to);
+    /// <summary>Whether it lies in its window, or has none.</summary>
+    public bool Inside => (From is not { } from || Millimetres >= from) && (To is not { } to || Millimetres <= to);
 
     /// <summary>A ruler for a length.</summary>
     public static Ruler Of(Length length, Length from, Length? to) =>
@@ -80,8 +80,8 @@ public sealed record FitRulers(Ruler Ease, Temper Temper, Ruler OffCentre, Ruler
             temper,
             new Ruler(
                 offCentre,
-                centre?.From.Millimetres ?? Math.Min(offCentre, 0),
-                centre?.To.Millimetres ?? Math.Max(offCentre, 0),
+                centre?.From.Millimetres,
+                centre?.To.Millimetres,
                 string.Create(CultureInfo.InvariantCulture, $"{away:0.0} mm{side}"),
                 string.Create(CultureInfo.InvariantCulture, $"{Math.Abs(offCentre) / Length.MillimetresPerInch:0.00} in")),
             tighter,

@@ -50,6 +50,8 @@ public static class PlanWords
     /// <summary>The side's name on the bench.</summary>
     public static string Name(Side side) => side == Side.Twelve ? "12" : "6";
 
+    private static string SomeOrNothing(Length length) => length == Length.Zero ? "nothing" : length.ToTenths();
+
     private static string Links(int count, Length pitch) => $"{count} {(count == 1 ? "link" : "links")} of {pitch}";
 
     private static string NothingFits(PlanRequest request, Plan plan, Reach reach)
@@ -58,8 +60,8 @@ public static class PlanWords
         var said = $"No arrangement can be worn: the nearest is {plan.Figures.Misfit.ToTenths()} too {(loose ? "loose" : "tight")}.";
         return reach.GapAt(request.Target.Length, request.Target.Window) switch
         {
-            ( { } below, { } above) => $"{said} Centred, the loop comes to {below.ToTenths()} or {above.ToTenths()} and nothing between; {request.Target.Length.ToTenths()} is wanted.",
-            ( { } below, null) => $"{said} Centred, the longest is {below.ToTenths()}; {request.Target.Length.ToTenths()} is wanted.",
+            ({ } below, { } above) => $"{said} Centred, the loop comes to {below.ToTenths()} or {above.ToTenths()} and nothing between; {request.Target.Length.ToTenths()} is wanted.",
+            ({ } below, null) => $"{said} Centred, the longest is {below.ToTenths()}; {request.Target.Length.ToTenths()} is wanted.",
             (null, { } above) => $"{said} Centred, the shortest is {above.ToTenths()}; {request.Target.Length.ToTenths()} is wanted.",
             _ => said,
         };
@@ -103,9 +105,9 @@ public static class PlanWords
         if (request.Clasp.Positions == 1)
             yield return "This clasp has no micro-adjust, so nothing is left for hot or cold days.";
         else if (figures.Tighter < request.Reserve.Tighter)
-            yield return $"It leaves {figures.Tighter.ToTenths()} to tighten where {request.Reserve.Tighter.ToTenths()} is wanted.";
+            yield return $"It leaves {SomeOrNothing(figures.Tighter)} to tighten where {request.Reserve.Tighter.ToTenths()} is wanted.";
         else if (figures.Looser < request.Reserve.Looser)
-            yield return $"It leaves {figures.Looser.ToTenths()} to loosen where {request.Reserve.Looser.ToTenths()} is wanted.";
+            yield return $"It leaves {SomeOrNothing(figures.Looser)} to loosen where {request.Reserve.Looser.ToTenths()} is wanted.";
     }
 
     /// <summary>What one link more out, from the side that has more of them, would come to at its best position.</summary>

@@ -15,8 +15,15 @@ public static partial class LengthText
 
     private static readonly Dictionary<char, string> VulgarFractions = new()
     {
-        ['½'] = "1/2", ['⅓'] = "1/3", ['⅔'] = "2/3", ['¼'] = "1/4", ['¾'] = "3/4",
-        ['⅛'] = "1/8", ['⅜'] = "3/8", ['⅝'] = "5/8", ['⅞'] = "7/8",
+        ['½'] = "1/2",
+        ['⅓'] = "1/3",
+        ['⅔'] = "2/3",
+        ['¼'] = "1/4",
+        ['¾'] = "3/4",
+        ['⅛'] = "1/8",
+        ['⅜'] = "3/8",
+        ['⅝'] = "5/8",
+        ['⅞'] = "7/8",
     };
 
     /// <summary>Reads a length, to the nearest micrometre.</summary>

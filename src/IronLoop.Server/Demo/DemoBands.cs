@@ -38,7 +38,8 @@ internal static class DemoBands
     /// <summary>An owner's bracelet with long links and two micro positions: it never closes right, whatever is taken out.</summary>
     public static StockBand BetweenSizes(long owner) =>
         Bracelet("OWN-ORREL", "Own broad-link bracelet", 22, "brushed", solid: true, Row(11.2m, 2, 11.2m, 6), Row(11.2m, 2, 11.2m, 5),
-            new BraceletClasp(Mm(21.0m), Mm(16.0m), Side.Twelve, 2, Mm(1.5m), 0), "fold-over, two holes", 4.0m, 0, 1) with { OwnerClientId = owner };
+            new BraceletClasp(Mm(19.0m), Mm(18.0m), Side.Twelve, 2, Mm(1.5m), 0), "fold-over, two holes", 4.0m, 0, 1) with
+        { OwnerClientId = owner };
 
     /// <summary>A returning owner's bracelet, sized down once; its two links wait in the bag.</summary>
     public static StockBand WithBag(long owner)
@@ -52,7 +53,8 @@ internal static class DemoBands
     /// <summary>A small wrist's bracelet: only two links come out on the 12 side, so the clasp drifts.</summary>
     public static StockBand SmallWrist(long owner) =>
         Bracelet("OWN-LINNET", "Own bracelet, few links come out", 18, "brushed", solid: true, Row(7.6m, 5, 7.6m, 2), Row(7.6m, 3, 7.6m, 5),
-            new BraceletClasp(Mm(18.0m), Mm(18.0m), Side.Six, 4, Mm(2.2m), 1), "fold-over", 3.0m, 0, 1) with { OwnerClientId = owner };
+            new BraceletClasp(Mm(18.0m), Mm(18.0m), Side.Six, 4, Mm(2.2m), 1), "fold-over", 3.0m, 0, 1) with
+        { OwnerClientId = owner };
 
     private static StockBand Bracelet(
         string article, string name, decimal width, string finish, bool solid, Link[] twelve, Link[] six, BraceletClasp clasp, string claspName,

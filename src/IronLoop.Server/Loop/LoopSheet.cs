@@ -43,7 +43,7 @@ internal sealed record LayOutWire(
     LayOutClaspWire? Clasp,
     LayOutStrapWire? Strap);
 
-internal sealed record RulerWire(decimal Mm, decimal FromMm, decimal? ToMm, bool Inside, string Text, string Inches)
+internal sealed record RulerWire(decimal Mm, decimal? FromMm, decimal? ToMm, bool Inside, string Text, string Inches)
 {
     public static RulerWire Of(Ruler ruler) =>
         new(ruler.Millimetres, ruler.From, ruler.To, ruler.Inside, ruler.Text, ruler.Inches);

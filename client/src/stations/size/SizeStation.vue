@@ -54,8 +54,10 @@ function take() {
       <dd class="figure" data-testid="length">{{ loop.figures.lengthMm.toFixed(1) }} mm</dd>
       <dt>Wanted</dt>
       <dd class="figure">{{ loop.figures.targetMm.toFixed(1) }} mm</dd>
-      <dt>Links moved</dt>
-      <dd class="figure" data-testid="moved">{{ loop.figures.linksMoved }}</dd>
+      <template v-if="clasp">
+        <dt>Links moved</dt>
+        <dd class="figure" data-testid="moved">{{ loop.figures.linksMoved }}</dd>
+      </template>
       <dt>Right the first time</dt>
       <dd>
         <span class="figure">{{ loop.figures.chancePercent }} %</span>
