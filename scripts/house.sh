@@ -1,5 +1,5 @@
 # Shared by run.sh and test.sh: what the house needs, and building it when it is stale.
-export DOTNET_CLI_TELEMETRY_OPTOUT=1 DOTNET_NOLOGO=1 DOTNET_CLI_UI_LANGUAGE=en
+export NO_COLOR=1 DOTNET_CLI_TELEMETRY_OPTOUT=1 DOTNET_NOLOGO=1 DOTNET_CLI_UI_LANGUAGE=en
 
 say() { printf '%s\n' "$*" >&2; }
 
