@@ -1,6 +1,7 @@
 #!/usr/bin/env bash
 # Starts Iron Loop, with the demo unless told otherwise. Builds what is stale first.
 set -euo pipefail
+from=$PWD
 cd "$(dirname "$0")"
 . scripts/house.sh
 
@@ -19,9 +20,12 @@ while [ $# -gt 0 ]; do
   esac
   shift
 done
-if [ -z "$data" ]; then
-  [ "$demo" -eq 1 ] && data=data/demo || data=data/shop
-fi
+case "$data" in
+  '') [ "$demo" -eq 1 ] && data=data/demo || data=data/shop ;;
+  /*) ;;
+  # A folder is meant from where the command was given.
+  *) data=$from/$data ;;
+esac
 
 mkdir -p .build
 if stale .build/app src client scripts Directory.Build.props Directory.Packages.props global.json \

@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import JobView from './stations/JobView.vue'
 import LogView from './log/LogView.vue'
+import NewBand from './stations/match/NewBand.vue'
 import NewJob from './stations/take-in/NewJob.vue'
 import StartView from './frame/StartView.vue'
 import { pathOf } from './stations/stations'
@@ -11,6 +12,7 @@ export const router = createRouter({
     { path: '/', component: StartView },
     { path: '/take-in', component: NewJob },
     { path: '/log', component: LogView },
+    { path: '/bands/new', component: NewBand },
     { path: '/jobs/:id(\\d+)', redirect: (to) => `/jobs/${String(to.params.id)}/${pathOf.takeIn}` },
     { path: '/jobs/:id(\\d+)/:station', component: JobView },
     { path: '/:rest(.*)*', redirect: '/' },

@@ -28,6 +28,8 @@ var builder = WebApplication.CreateBuilder(new WebApplicationOptions
     WebRootPath = switches.Web,
 });
 builder.Logging.AddFilter("Microsoft", LogLevel.Warning);
+// A start that fails is said in one line below, not as a stack of calls.
+builder.Logging.AddFilter("Microsoft.Extensions.Hosting", LogLevel.None);
 builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = 1 << 20);
 // Loopback only: there is no sign-in yet.
 builder.WebHost.UseUrls($"http://127.0.0.1:{switches.Port}");
@@ -70,6 +72,7 @@ app.MapRack();
 app.MapTakeIn();
 app.MapGauge();
 app.MapMatch();
+app.MapBands();
 app.MapClasp();
 app.MapSize();
 app.MapBench();

@@ -62,6 +62,15 @@ public static class Bands
     /// <summary>A band, or null when there is none of that number.</summary>
     public static StockBand? Find(ShopWork work, long id) => Read(work, "band.id = $id", ("$id", id)).SingleOrDefault();
 
+    /// <summary>The stock, without the owners' own.</summary>
+    public static IReadOnlyList<StockBand> InStock(ShopWork work) => Read(work, "band.owner_client_id IS NULL ORDER BY band.id");
+
+    /// <summary>An article number that is not taken yet.</summary>
+    /// <param name="work">The piece of work.</param>
+    /// <param name="prefix">What it begins with.</param>
+    public static string NextArticle(ShopWork work, string prefix) =>
+        $"{prefix}-{work.Query("SELECT COALESCE(MAX(id), 0) + 1 AS next FROM band", row => row.Number("next")).Single()}";
+
     /// <summary>The stock, and the owner's own bands first.</summary>
     public static IReadOnlyList<StockBand> For(ShopWork work, long clientId) =>
         Read(work, "band.owner_client_id IS NULL OR band.owner_client_id = $client ORDER BY band.owner_client_id IS NULL, band.id", ("$client", clientId));

@@ -243,6 +243,66 @@ public sealed class JobTests : IDisposable
         (await _shop.Get($"/api/jobs/{id}/loop"))["notice"]!.GetValue<string>().ShouldContain("figures have changed");
     }
 
+    private static object OwnBracelet(string twelve = "2 fixed of 9; 7 of 8.2") => new
+    {
+        name = "Own bracelet",
+        material = "metal",
+        attaches = "looseBar",
+        width = "20",
+        thickness = "3,4",
+        claspName = "fold-over",
+        price = "0",
+        bracelet = new
+        {
+            twelve,
+            six = "2 fixed of 9; 6 of 8.2",
+            spares = "2 of 5",
+            claspTwelve = "18.4",
+            claspSix = "19.6",
+            microSide = "twelve",
+            positions = 5,
+            step = "2.4",
+            position = 3,
+        },
+    };
+
+    [Fact]
+    public async Task The_owners_own_band_is_entered_and_offered_to_that_owner_only()
+    {
+        var (mine, other) = (await TakeIn(), (await _shop.Post("/api/jobs", Heard("Ben Lowe"), HttpStatusCode.Created))["id"]!.GetValue<long>());
+        var band = await _shop.Post($"/api/jobs/{mine}/bands", OwnBracelet(), HttpStatusCode.Created);
+        band["links"]!.GetValue<int>().ShouldBe(17);
+        var article = band["article"]!.GetValue<string>();
+        (await Band(mine, article))["free"]!.GetValue<int>().ShouldBe(1);
+        (await _shop.Get($"/api/jobs/{other}/match")).AsArray().ShouldNotContain(m => m!["band"]!["article"]!.GetValue<string>() == article);
+        await _shop.Put($"/api/jobs/{other}/match", new { bandId = band["id"]!.GetValue<long>() }, HttpStatusCode.NotFound);
+        await Gauge(mine);
+        await Choose(mine, article);
+        (await _shop.Get($"/api/jobs/{mine}/loop"))["rulers"]!["temper"]!.GetValue<string>().ShouldBe("right");
+    }
+
+    [Fact]
+    public async Task A_strap_is_put_in_stock_and_a_bad_sheet_is_refused_field_by_field()
+    {
+        var strap = await _shop.Post("/api/bands", new
+        {
+            name = "Plain strap",
+            material = "leather",
+            attaches = "looseBar",
+            width = "19",
+            thickness = "2.5",
+            claspName = "pin buckle",
+            inStock = 3,
+            price = "31,50",
+            strap = new { bucklePiece = "75", tail = "118", firstHole = "58", holePitch = "6.5", holes = 7 },
+        }, HttpStatusCode.Created);
+        (await _shop.Get("/api/bands")).AsArray().ShouldContain(b => b!["id"]!.GetValue<long>() == strap["id"]!.GetValue<long>());
+        strap["priceCents"]!.GetValue<long>().ShouldBe(3_150);
+
+        var problem = await _shop.Post("/api/bands", OwnBracelet("seven of eight"), HttpStatusCode.BadRequest);
+        problem["errors"]!["$.bracelet.twelve"]![0]!.GetValue<string>().ShouldContain("no group of links");
+    }
+
     [Fact]
     public async Task The_demo_stands_in_all_stations()
     {

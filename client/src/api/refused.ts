@@ -23,6 +23,12 @@ export function saidOf(error: unknown, path: string): string[] {
   return error instanceof RefusedError ? (error.fields[path] ?? []) : []
 }
 
+/** The refusal in one line where the fields say the rest beside them; what belongs to no field is added. */
+export function titleOf(error: unknown): string | null {
+  if (!(error instanceof Error)) return null
+  return [error.message, ...saidOf(error, '$')].join(' ')
+}
+
 /** The whole refusal in one line, fields included, for where no field is near. */
 export function wholeOf(error: unknown): string | null {
   if (!(error instanceof Error)) return null

@@ -90,6 +90,41 @@ export interface paths {
     patch: operations['gauge']
     trace?: never
   }
+  '/api/bands': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The bands in stock. */
+    get: operations['bands']
+    put?: never
+    /** Puts a band in stock. */
+    post: operations['addBand']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/bands': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Enters the owner's own band. */
+    post: operations['addOwnBand']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/jobs/{id}/clasp/keep': {
     parameters: {
       query?: never
@@ -329,6 +364,25 @@ export interface components {
     BandKind: 'twoPiece' | 'onePiece' | 'mesh' | 'linkBracelet'
     /** @enum {unknown} */
     BandMaterial: 'leather' | 'textile' | 'rubber' | 'metal'
+    BandSheet: {
+      name: string
+      material: components['schemas']['BandMaterial']
+      attaches: components['schemas']['BandAttachment']
+      width: string
+      thickness: string
+      claspName: string
+      /**
+       * Format: int32
+       * @default 1
+       */
+      inStock: number
+      colour?: null | string
+      finish?: null | string
+      family?: null | string
+      price?: null | string
+      bracelet?: null | components['schemas']['BraceletSheet']
+      strap?: null | components['schemas']['StrapSheet']
+    }
     BandWire: {
       /** Format: int64 */
       id: number
@@ -358,6 +412,20 @@ export interface components {
       links: number
       /** Format: int32 */
       linksOut: number
+    }
+    BraceletSheet: {
+      twelve: string
+      six: string
+      claspTwelve: string
+      claspSix: string
+      microSide: components['schemas']['Side']
+      /** Format: int32 */
+      positions: number
+      /** Format: int32 */
+      position: number
+      step?: null | string
+      spares?: null | string
+      solidEnd?: null | boolean
     }
     BraceletWire: {
       twelve: components['schemas']['LinkWire'][]
@@ -775,6 +843,14 @@ export interface components {
       done: boolean
       next: boolean
     }
+    StrapSheet: {
+      bucklePiece: string
+      tail: string
+      firstHole: string
+      holePitch: string
+      /** Format: int32 */
+      holes: number
+    }
     TagWire: {
       /** Format: int64 */
       id: number
@@ -1005,6 +1081,112 @@ export interface operations {
         }
         content: {
           'application/json': components['schemas']['JobWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  bands: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['BandWire'][]
+        }
+      }
+    }
+  }
+  addBand: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BandSheet']
+      }
+    }
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['BandWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  addOwnBand: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BandSheet']
+      }
+    }
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['BandWire']
         }
       }
       /** @description Bad Request */

@@ -7,6 +7,9 @@ import type { components, paths } from './schema'
 type Schemas = components['schemas']
 export type Attachment = NonNullable<Schemas['GaugeWire']['attachment']>
 export type Band = Schemas['BandWire']
+export type BandAttachment = Schemas['BandAttachment']
+export type BandMaterial = Schemas['BandMaterial']
+export type BandSheet = Schemas['BandSheet']
 export type ByHand = Schemas['ByHand']
 export type Drawing = Schemas['DrawingWire']
 export type Figure = Schemas['FigureWire']
@@ -122,6 +125,18 @@ export function useMatches(jobId: MaybeRefOrGetter<number>) {
   return useQuery({
     queryKey: computed(() => ['match', toValue(jobId)]),
     queryFn: () => answered(api.GET('/api/jobs/{id}/match', { params: { path: { id: toValue(jobId) } } })),
+  })
+}
+
+/** Puts a band in stock, or, with a job, enters its owner's own. */
+export function useAddBand() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: ({ jobId, sheet }: { jobId: number | null; sheet: BandSheet }) =>
+      jobId === null
+        ? answered(api.POST('/api/bands', { body: sheet }))
+        : answered(api.POST('/api/jobs/{id}/bands', { params: { path: { id: jobId } }, body: sheet })),
+    onSuccess: () => queries.invalidateQueries(),
   })
 }
 

@@ -16,7 +16,7 @@ internal static class LogEndpoints
 
     private static List<LogEntryWire> Search(ShopFile shop, string? words = null)
     {
-        var sought = (words ?? "").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Take(MostWords).ToArray();
+        var sought = string.Concat((words ?? "").Where(c => !char.IsControl(c))).Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Take(MostWords).ToArray();
         using var work = shop.Look();
         return [.. Log.Search(work, sought).Select(e => new LogEntryWire(e.JobId, e.At, e.By, e.Station, e.Words, e.Client, e.Watch))];
     }

@@ -15,7 +15,11 @@ const price = (cents: number) => (cents / 100).toFixed(2)
   <p v-if="error" role="alert">{{ wholeOf(error) }}</p>
   <p v-else-if="isLoading" class="quiet">Asking every rule about every band…</p>
   <p v-else-if="matches?.length === 0">No band is in stock, and the owner brought none.</p>
-  <ol v-else class="bands">
+  <div v-if="!job.closedAt" class="enter">
+    <v-btn variant="outlined" :to="`/bands/new?job=${job.id}`">Enter the owner’s own band</v-btn>
+    <v-btn variant="text" to="/bands/new">Put a band in stock</v-btn>
+  </div>
+  <ol v-if="matches?.length" class="bands">
     <li v-for="m in matches" :key="m.band.id" :class="{ chosen: m.chosen, no: m.verdict === 'no' }">
       <div class="top">
         <h2>{{ m.band.name }}</h2>
@@ -56,6 +60,11 @@ const price = (cents: number) => (cents / 100).toFixed(2)
 </template>
 
 <style scoped>
+.enter {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
 .bands {
   list-style: none;
   margin: 0;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { reactive } from 'vue'
 import type { TakeIn } from '../../api/shop'
-import { saidOf, wholeOf } from '../../api/refused'
+import { saidOf, titleOf } from '../../api/refused'
 import { requests } from './requests'
 
 const props = defineProps<{ start: TakeIn; act: string; error: unknown; busy: boolean; disabled?: boolean }>()
@@ -71,7 +71,7 @@ const heard = reactive<TakeIn>({ ...props.start })
       :error-messages="saidOf(error, '$.by')"
     />
     <v-btn v-if="!disabled" class="act" color="primary" type="submit" :loading="busy">{{ act }}</v-btn>
-    <p v-if="error" class="wide refused" role="alert">{{ wholeOf(error) }}</p>
+    <p v-if="error" class="wide refused" role="alert">{{ titleOf(error) }}</p>
   </form>
 </template>
 

@@ -1,0 +1,291 @@
+<script setup lang="ts">
+import { computed, reactive, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useAddBand, type BandAttachment, type BandMaterial, type BandSheet, type Side } from '../../api/shop'
+import { saidOf, titleOf } from '../../api/refused'
+import { pathOf } from '../stations'
+
+const route = useRoute()
+const router = useRouter()
+/** With a job the band is its owner's own; without one it goes into stock. */
+const jobId = computed(() => (route.query.job ? Number(route.query.job) : null))
+const { mutate, error, isPending } = useAddBand()
+
+const isBracelet = ref(true)
+const band = reactive({
+  name: '',
+  material: 'leather' as BandMaterial,
+  attaches: 'looseBar' as BandAttachment,
+  width: '',
+  thickness: '',
+  claspName: '',
+  inStock: '1',
+  price: '',
+  colour: '',
+})
+const bracelet = reactive({
+  twelve: '',
+  six: '',
+  spares: '',
+  claspTwelve: '',
+  claspSix: '',
+  microSide: 'twelve' as Side,
+  positions: '4',
+  step: '',
+  position: '1',
+  solidEnd: true,
+})
+const strap = reactive({ bucklePiece: '', tail: '', firstHole: '', holePitch: '', holes: '7' })
+
+const softMaterials: { value: BandMaterial; title: string }[] = [
+  { value: 'leather', title: 'Leather' },
+  { value: 'textile', title: 'Textile' },
+  { value: 'rubber', title: 'Rubber' },
+]
+const attachings: { value: BandAttachment; title: string }[] = [
+  { value: 'looseBar', title: 'Loose bar' },
+  { value: 'quickRelease', title: 'Quick release' },
+  { value: 'openEnd', title: 'Open end' },
+  { value: 'screwThrough', title: 'Screwed through' },
+]
+const sides: { value: Side; title: string }[] = [
+  { value: 'twelve', title: '12 side' },
+  { value: 'six', title: '6 side' },
+]
+const whole = (typed: string) => Math.trunc(Number(typed)) || 0
+const said = (path: string) => saidOf(error.value, path)
+
+function done() {
+  const sheet: BandSheet = {
+    ...band,
+    material: isBracelet.value ? 'metal' : band.material,
+    inStock: jobId.value === null ? whole(band.inStock) : 1,
+    bracelet: isBracelet.value
+      ? { ...bracelet, positions: whole(bracelet.positions), position: whole(bracelet.position) }
+      : null,
+    strap: isBracelet.value ? null : { ...strap, holes: whole(strap.holes) },
+  }
+  mutate(
+    { jobId: jobId.value, sheet },
+    {
+      onSuccess: () => router.push(jobId.value === null ? '/' : `/jobs/${jobId.value}/${pathOf.match}`),
+    },
+  )
+}
+</script>
+
+<template>
+  <section class="new">
+    <h1>{{ jobId === null ? 'Put a band in stock' : 'The owner’s own band' }}</h1>
+    <p class="says">
+      Lengths as you read them. A row of links is said from case to clasp: 2 fixed of 9; 7 of 8.2; 1 of 5.
+    </p>
+    <div class="kind" role="group" aria-label="What it is">
+      <v-btn
+        :variant="isBracelet ? 'flat' : 'outlined'"
+        color="primary"
+        :aria-pressed="isBracelet"
+        @click="isBracelet = true"
+      >
+        Link bracelet
+      </v-btn>
+      <v-btn
+        :variant="isBracelet ? 'outlined' : 'flat'"
+        color="primary"
+        :aria-pressed="!isBracelet"
+        @click="isBracelet = false"
+      >
+        Two-piece strap
+      </v-btn>
+    </div>
+    <form @submit.prevent="done">
+      <v-text-field
+        v-model="band.name"
+        class="two"
+        label="Name"
+        name="name"
+        :error-messages="said('$.name')"
+      />
+      <v-text-field
+        v-model="band.width"
+        label="Width at the lugs"
+        name="width"
+        :error-messages="said('$.width')"
+      />
+      <v-text-field
+        v-model="band.thickness"
+        label="Thickness"
+        name="thickness"
+        :error-messages="said('$.thickness')"
+      />
+      <v-select
+        v-if="!isBracelet"
+        v-model="band.material"
+        :items="softMaterials"
+        label="Material"
+        data-field="material"
+      />
+      <v-select v-model="band.attaches" :items="attachings" label="Attaches by" data-field="attaches" />
+      <v-text-field
+        v-model="band.claspName"
+        label="Closes with"
+        name="claspName"
+        :error-messages="said('$.claspName')"
+      />
+      <v-text-field v-model="band.colour" label="Colour" name="colour" :error-messages="said('$.colour')" />
+
+      <template v-if="isBracelet">
+        <v-text-field
+          v-model="bracelet.twelve"
+          class="two"
+          label="12 side, case to clasp"
+          name="twelve"
+          :error-messages="said('$.bracelet.twelve')"
+        />
+        <v-text-field
+          v-model="bracelet.six"
+          class="two"
+          label="6 side, case to clasp"
+          name="six"
+          :error-messages="said('$.bracelet.six')"
+        />
+        <v-text-field
+          v-model="bracelet.spares"
+          class="two"
+          label="Loose links that came with it"
+          name="spares"
+          :error-messages="said('$.bracelet.spares')"
+        />
+        <v-checkbox v-model="bracelet.solidEnd" label="Solid end links" hide-details />
+        <v-text-field
+          v-model="bracelet.claspTwelve"
+          label="Clasp, 12 side to centre"
+          name="claspTwelve"
+          :error-messages="said('$.bracelet.claspTwelve')"
+        />
+        <v-text-field
+          v-model="bracelet.claspSix"
+          label="Clasp, centre to 6 side"
+          name="claspSix"
+          :error-messages="said('$.bracelet.claspSix')"
+        />
+        <v-text-field
+          v-model="bracelet.positions"
+          type="number"
+          label="Micro positions"
+          name="positions"
+          :error-messages="said('$.bracelet.positions')"
+        />
+        <v-text-field
+          v-model="bracelet.step"
+          label="Each adds"
+          name="step"
+          :error-messages="said('$.bracelet.step')"
+        />
+        <v-text-field
+          v-model="bracelet.position"
+          type="number"
+          label="Stands in, from the tight end"
+          name="position"
+          :error-messages="said('$.bracelet.position')"
+        />
+        <v-select
+          v-model="bracelet.microSide"
+          :items="sides"
+          label="Micro-adjust on"
+          data-field="microSide"
+        />
+      </template>
+      <template v-else>
+        <v-text-field
+          v-model="strap.bucklePiece"
+          label="Buckle piece, lug end to bar"
+          name="bucklePiece"
+          :error-messages="said('$.strap.bucklePiece')"
+        />
+        <v-text-field
+          v-model="strap.tail"
+          label="Tail, lug end to tip"
+          name="tail"
+          :error-messages="said('$.strap.tail')"
+        />
+        <v-text-field
+          v-model="strap.firstHole"
+          label="Lug end to first hole"
+          name="firstHole"
+          :error-messages="said('$.strap.firstHole')"
+        />
+        <v-text-field
+          v-model="strap.holePitch"
+          label="Hole to hole"
+          name="holePitch"
+          :error-messages="said('$.strap.holePitch')"
+        />
+        <v-text-field
+          v-model="strap.holes"
+          type="number"
+          label="Holes"
+          name="holes"
+          :error-messages="said('$.strap.holes')"
+        />
+      </template>
+      <template v-if="jobId === null">
+        <v-text-field v-model="band.price" label="Price" name="price" :error-messages="said('$.price')" />
+        <v-text-field
+          v-model="band.inStock"
+          type="number"
+          label="How many"
+          name="inStock"
+          :error-messages="said('$.inStock')"
+        />
+      </template>
+      <v-btn class="act" color="primary" type="submit" :loading="isPending">
+        {{ jobId === null ? 'Put it in stock' : 'Enter it' }}
+      </v-btn>
+      <p v-if="error" class="four refused" role="alert">{{ titleOf(error) }}</p>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.new {
+  display: grid;
+  gap: 14px;
+  padding: 28px 36px;
+  max-width: 66rem;
+}
+h1 {
+  font-size: 30px;
+  font-weight: 600;
+}
+.kind {
+  display: flex;
+  gap: 10px;
+}
+form {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 12px 22px;
+  align-items: start;
+}
+.two {
+  grid-column: span 2;
+}
+.four {
+  grid-column: 1 / -1;
+}
+.act {
+  align-self: end;
+}
+.refused {
+  color: rgb(var(--v-theme-error));
+}
+@media (max-width: 800px) {
+  form {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .two {
+    grid-column: auto;
+  }
+}
+</style>

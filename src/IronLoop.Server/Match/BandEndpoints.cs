@@ -1,0 +1,187 @@
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
+using IronLoop.Server.Contract;
+using IronLoop.Server.Rack;
+using IronLoop.Server.TakeIn;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Match;
+
+/// <summary>A bracelet as a fitter says it; lengths as typed.</summary>
+/// <param name="Twelve">The 12 side from case to clasp, such as <c>2 fixed of 9; 7 of 8.2</c>.</param>
+/// <param name="Six">The 6 side from case to clasp.</param>
+/// <param name="Spares">Loose links that come with it, in the same words; may be empty.</param>
+/// <param name="ClaspTwelve">From the last 12-side pivot to the clasp's centre, at its tightest.</param>
+/// <param name="ClaspSix">From the clasp's centre to the last 6-side pivot.</param>
+/// <param name="MicroSide">The side that carries the micro-adjust.</param>
+/// <param name="Positions">Micro positions, 1 to 400.</param>
+/// <param name="Step">What each adds; not looked at with one position.</param>
+/// <param name="Position">The position it stands in, from 1, the tightest.</param>
+/// <param name="SolidEnd">Whether its end links are solid.</param>
+internal sealed record BraceletSheet(
+    string Twelve, string Six, string ClaspTwelve, string ClaspSix, Side MicroSide, int Positions, int Position,
+    string? Step = null, string? Spares = null, bool? SolidEnd = null);
+
+/// <summary>A two-piece strap; lengths as typed.</summary>
+internal sealed record StrapSheet(string BucklePiece, string Tail, string FirstHole, string HolePitch, int Holes);
+
+/// <summary>A band to be fitted; exactly one of bracelet and strap is given.</summary>
+internal sealed record BandSheet(
+    string Name,
+    BandMaterial Material,
+    BandAttachment Attaches,
+    string Width,
+    string Thickness,
+    string ClaspName,
+    int InStock = 1,
+    string? Colour = null,
+    string? Finish = null,
+    string? Family = null,
+    string? Price = null,
+    BraceletSheet? Bracelet = null,
+    StrapSheet? Strap = null)
+{
+    private static readonly AllowedLength Thicknesses = AllowedLength.Mm(0.6m, 12);
+    private static readonly AllowedLength StrapLengths = AllowedLength.Mm(20, 250);
+    private static readonly AllowedLength HolePitches = AllowedLength.Mm(2, 20);
+    private static readonly AllowedNumber HoleCounts = new(1, 40);
+    private static readonly AllowedNumber Counts = new(0, 9_999);
+    private static readonly AllowedNumber Prices = new(0, 1_000_000);
+
+    public StockBand Read(string article, long? owner)
+    {
+        var refusals = new Refusals();
+        var name = refusals.Text("$.name", Name, TakeInWire.LongestName, required: true);
+        var claspName = refusals.Text("$.claspName", ClaspName, TakeInWire.LongestName, required: true);
+        var colour = refusals.Text("$.colour", Colour, 40, required: false);
+        var finish = refusals.Text("$.finish", Finish, 40, required: false);
+        var family = refusals.Text("$.family", Family, 20, required: false);
+        refusals.Check("$.inStock", Counts, InStock);
+        var price = ReadPrice(refusals);
+        var facts = new BandFacts(
+            Bracelet is null ? BandKind.TwoPiece : BandKind.LinkBracelet,
+            Material,
+            Needed(refusals, "$.width", Width, Figures.AllowedLugWidth),
+            Attaches,
+            Bracelet?.SolidEnd,
+            family.Length > 0 ? family : null);
+        if (Bracelet is null == Strap is null)
+            refusals.Add("$", "Give either bracelet or strap.");
+        else if (Bracelet is not null != (Material == BandMaterial.Metal))
+            refusals.Add("$.material", Bracelet is null ? "A two-piece strap is leather, textile or rubber." : "A link bracelet is metal.");
+        if (Bracelet is not null && string.IsNullOrWhiteSpace(Bracelet.Twelve) && string.IsNullOrWhiteSpace(Bracelet.Six))
+            refusals.Add("$.bracelet.twelve", "Both sides are empty; say the links of at least one, such as 2 fixed of 9; 7 of 8.2.");
+        var band = new Band(
+            facts,
+            Needed(refusals, "$.thickness", Thickness, Thicknesses),
+            claspName,
+            Bracelet is null ? null : new Bracelet(Row(refusals, "$.bracelet.twelve", Bracelet.Twelve), Row(refusals, "$.bracelet.six", Bracelet.Six)),
+            Bracelet is null ? [] : ReadSpares(refusals, Bracelet),
+            Bracelet is null ? null : ReadClasp(refusals, Bracelet),
+            Strap is null ? null : ReadStrap(refusals, Strap));
+        refusals.ThrowIfAny("The band cannot be taken like this.");
+        return new StockBand(0, article, name, owner, finish, colour, price, owner is null ? InStock : 1, band);
+    }
+
+    private static BraceletClasp ReadClasp(Refusals refusals, BraceletSheet sheet)
+    {
+        refusals.Check("$.bracelet.positions", FitRanges.Positions, sheet.Positions);
+        refusals.Check("$.bracelet.position", new AllowedNumber(1, Math.Max(1, sheet.Positions)), sheet.Position);
+        return new BraceletClasp(
+            Needed(refusals, "$.bracelet.claspTwelve", sheet.ClaspTwelve, FitRanges.ClaspSide),
+            Needed(refusals, "$.bracelet.claspSix", sheet.ClaspSix, FitRanges.ClaspSide),
+            sheet.MicroSide,
+            sheet.Positions,
+            sheet.Positions > 1 ? Needed(refusals, "$.bracelet.step", sheet.Step, FitRanges.Step) : Length.Zero,
+            sheet.Position - 1);
+    }
+
+    private static TwoPieceStrap ReadStrap(Refusals refusals, StrapSheet sheet)
+    {
+        refusals.Check("$.strap.holes", HoleCounts, sheet.Holes);
+        var strap = new TwoPieceStrap(
+            Needed(refusals, "$.strap.bucklePiece", sheet.BucklePiece, StrapLengths),
+            Needed(refusals, "$.strap.tail", sheet.Tail, StrapLengths),
+            Needed(refusals, "$.strap.firstHole", sheet.FirstHole, StrapLengths),
+            Needed(refusals, "$.strap.holePitch", sheet.HolePitch, HolePitches),
+            sheet.Holes);
+        if (!refusals.Any && strap.HoleAt(strap.Holes - 1) >= strap.Tail)
+            refusals.Add("$.strap.tail", $"tail is {strap.Tail}, but its last hole would be {strap.HoleAt(strap.Holes - 1)} from the lug end.");
+        return strap;
+    }
+
+    private static List<SpareLinks> ReadSpares(Refusals refusals, BraceletSheet sheet)
+    {
+        var spares = Row(refusals, "$.bracelet.spares", sheet.Spares);
+        return [.. spares.GroupBy(l => l.Pitch).Select(g => new SpareLinks(g.Key, g.Count()))];
+    }
+
+    private static IReadOnlyList<Link> Row(Refusals refusals, string path, string? typed)
+    {
+        if (LinkRowText.TryParse(typed, out var row, out var why))
+            return row;
+        refusals.Add(path, why);
+        return [];
+    }
+
+    private static Length Needed(Refusals refusals, string path, string? typed, AllowedLength allowed)
+    {
+        if (refusals.Typed(path, typed, allowed) is { } length)
+            return length;
+        refusals.Add(path, $"{path[(path.LastIndexOf('.') + 1)..]} is missing; give {allowed}.");
+        return allowed.Lowest;
+    }
+
+    private long ReadPrice(Refusals refusals)
+    {
+        if (string.IsNullOrWhiteSpace(Price))
+            return 0;
+        if (decimal.TryParse(Price.Trim().Replace(',', '.'), System.Globalization.NumberStyles.AllowDecimalPoint,
+            System.Globalization.CultureInfo.InvariantCulture, out var price) && Prices.Holds(price))
+            return (long)Math.Round(price * 100, MidpointRounding.AwayFromZero);
+        refusals.Add("$.price", $"price is “{Price}”; allowed is {Prices}, with at most two decimals.");
+        return 0;
+    }
+}
+
+/// <summary>Bands are put in stock, or entered as the owner's own.</summary>
+internal static class BandEndpoints
+{
+    public static void MapBands(this IEndpointRouteBuilder routes)
+    {
+        routes.MapGet("/api/bands", List).WithName("bands").WithTags("match").WithSummary("The bands in stock.");
+        routes.MapPost("/api/bands", AddToStock).WithName("addBand").WithTags("match").WithSummary("Puts a band in stock.")
+            .Produces<BandWire>(StatusCodes.Status201Created).ProducesValidationProblem();
+        routes.MapPost("/api/jobs/{id:long}/bands", AddOwn).WithName("addOwnBand").WithTags("match").WithSummary("Enters the owner's own band.")
+            .Produces<BandWire>(StatusCodes.Status201Created).ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+    }
+
+    private static List<BandWire> List(ShopFile shop)
+    {
+        using var work = shop.Look();
+        return [.. Bands.InStock(work).Select(BandWire.Of)];
+    }
+
+    private static IResult AddToStock(BandSheet sheet, ShopFile shop)
+    {
+        using var work = shop.Begin();
+        var added = Add(work, sheet.Read(Bands.NextArticle(work, "B"), owner: null));
+        work.Keep();
+        return Results.Created("/api/bands", added);
+    }
+
+    private static IResult AddOwn(long id, BandSheet sheet, ShopFile shop)
+    {
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustBeOpen();
+        var added = Add(work, sheet.Read(Bands.NextArticle(work, "OWN"), file.Job.Client.Id));
+        work.Keep();
+        return Results.Created("/api/bands", added);
+    }
+
+    private static BandWire Add(ShopWork work, StockBand band) => BandWire.Of(Bands.Find(work, Bands.Add(work, band))!);
+}
