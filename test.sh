@@ -30,7 +30,7 @@ suite() {
   say "== $name"
   "$@" >"$log" 2>&1
   local code=$?
-  good=$(sed -nE 's/^ *succeeded: ([0-9]+).*/\1/p; s/^ *Tests +.* ?([0-9]+) passed.*/\1/p' "$log" | tail -n 1)
+  good=$(sed -nE 's/^ *succeeded: ([0-9]+).*/\1/p; s/^ *Tests +(.* )?([0-9]+) passed.*/\2/p' "$log" | tail -n 1)
   bad=$(sed -nE 's/^ *failed: ([0-9]+).*/\1/p; s/^ *Tests +([0-9]+) failed.*/\1/p' "$log" | tail -n 1)
   passed=$((passed + ${good:-0}))
   failed=$((failed + ${bad:-0}))
