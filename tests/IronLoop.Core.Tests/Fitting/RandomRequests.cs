@@ -27,9 +27,18 @@ internal static class RandomRequests
         Gen.Select(Mm(-4, 4), Mm(0, 4), Mm(0, 4), Mm(0, 4), Mm(0, 3), Mm(0, 3), (desired, centre, tighter, looser, window, tolerance) =>
             (new Centring(desired, centre), new Reserve(tighter, looser), window, tolerance));
 
-    public static readonly Gen<PlanRequest> Small =
-        Pitches.SelectMany(pitches =>
-            Gen.Select(Row(pitches), Row(pitches), Gen.Int[0, 2], Gen.Int[0, 2], Clasps, Wishes, Mm(60, 160),
+    public static readonly Gen<PlanRequest> Small = Requests(Pitches, Clasps, Mm(60, 160));
+
+    /// <summary>On a grid of whole and half millimetres many plans tie, so that every tie-break has its say.</summary>
+    public static readonly Gen<PlanRequest> Tied = Requests(
+        Gen.Const(new[] { new Length(8_000), new Length(4_000), new Length(6_000) }),
+        Gen.Select(Gen.Int[9, 11], Gen.Int[9, 11], Gen.Bool, Gen.Int[1, 5], Gen.Int[1, 2], Gen.Int[0, 4], (twelve, six, on12, positions, step, position) =>
+            new BraceletClasp(new(twelve * 1000), new(six * 1000), on12 ? Side.Twelve : Side.Six, positions, new(step * 1000), position % positions)),
+        Gen.Int[30, 60].Select(n => new Length(n * 2_000L)));
+
+    private static Gen<PlanRequest> Requests(Gen<Length[]> kinds, Gen<BraceletClasp> clasps, Gen<Length> targets) =>
+        kinds.SelectMany(pitches =>
+            Gen.Select(Row(pitches), Row(pitches), Gen.Int[0, 2], Gen.Int[0, 2], clasps, Wishes, targets,
                 (twelve, six, spareCount, spareKind, clasp, wishes, target) =>
                 {
                     var (centring, reserve, window, tolerance) = wishes;
