@@ -63,7 +63,7 @@ public static class Bands
     public static StockBand? Find(ShopWork work, long id) => Read(work, "band.id = $id", ("$id", id)).SingleOrDefault();
 
     /// <summary>The stock, without the owners' own.</summary>
-    public static IReadOnlyList<StockBand> InStock(ShopWork work) => Read(work, "band.owner_client_id IS NULL ORDER BY band.id");
+    public static IReadOnlyList<StockBand> InStock(ShopWork work) => Read(work, "band.owner_client_id IS NULL");
 
     /// <summary>An article number that is not taken yet.</summary>
     /// <param name="work">The piece of work.</param>
@@ -73,7 +73,7 @@ public static class Bands
 
     /// <summary>The stock, and the owner's own bands first.</summary>
     public static IReadOnlyList<StockBand> For(ShopWork work, long clientId) =>
-        Read(work, "band.owner_client_id IS NULL OR band.owner_client_id = $client ORDER BY band.owner_client_id IS NULL, band.id", ("$client", clientId));
+        Read(work, "band.owner_client_id IS NULL OR band.owner_client_id = $client", ("$client", clientId));
 
     /// <summary>How many open jobs other than this one have chosen each band: those are spoken for.</summary>
     public static IReadOnlyDictionary<long, int> SpokenFor(ShopWork work, long exceptJobId) =>
@@ -90,16 +90,16 @@ public static class Bands
     private static List<StockBand> Read(ShopWork work, string where, params ReadOnlySpan<(string Name, object? Value)> values)
     {
         var links = work.Query(
-                $"SELECT band_link.* FROM band_link JOIN band ON band.id = band_link.band_id WHERE {where.Split(" ORDER BY ")[0]} ORDER BY band_id, side, ordinal",
+                $"SELECT band_link.* FROM band_link JOIN band ON band.id = band_link.band_id WHERE {where} ORDER BY band_id, side, ordinal",
                 row => (Band: row.Number("band_id"), Side: row.Choice<Side>("side"), Link: new Link(row.Length("pitch_um"), row.Yes("removable"))),
                 values)
             .ToLookup(l => (l.Band, l.Side), l => l.Link);
         var spares = work.Query(
-                $"SELECT band_spare.* FROM band_spare JOIN band ON band.id = band_spare.band_id WHERE {where.Split(" ORDER BY ")[0]}",
+                $"SELECT band_spare.* FROM band_spare JOIN band ON band.id = band_spare.band_id WHERE {where}",
                 row => (Band: row.Number("band_id"), Spare: new SpareLinks(row.Length("pitch_um"), row.Count("count"))),
                 values)
             .ToLookup(s => s.Band, s => s.Spare);
-        return work.Query($"SELECT band.* FROM band WHERE {where}", row => Read(row, links, spares), values);
+        return work.Query($"SELECT band.* FROM band WHERE {where} ORDER BY band.owner_client_id IS NULL, band.id", row => Read(row, links, spares), values);
     }
 
     private static StockBand Read(SqliteDataReader row, ILookup<(long, Side), Link> links, ILookup<long, SpareLinks> spares)
