@@ -70,6 +70,7 @@ app.MapHealth();
 app.MapFit();
 app.MapRack();
 app.MapTakeIn();
+app.MapTakeInSheet();
 app.MapGauge();
 app.MapMatch();
 app.MapBands();

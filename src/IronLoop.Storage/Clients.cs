@@ -16,6 +16,20 @@ public static class Clients
     /// <summary>How many clients there are.</summary>
     public static long Count(ShopWork work) => work.Query("SELECT COUNT(*) AS clients FROM client", row => row.Number("clients")).Single();
 
+    /// <summary>Clients found as their name is typed, those seen last first.</summary>
+    /// <param name="work">The piece of work.</param>
+    /// <param name="typed">The beginning of any word of the name.</param>
+    /// <param name="most">How many at most.</param>
+    public static IReadOnlyList<Client> Find(ShopWork work, string typed, int most) =>
+        work.Query(
+            """
+            SELECT client.* FROM client
+            WHERE (' ' || client.name) LIKE $typed ESCAPE '\'
+            ORDER BY (SELECT MAX(job.id) FROM job WHERE job.client_id = client.id) DESC LIMIT $most
+            """,
+            row => new Client(row.Number("id"), row.Text("name"), row.Text("contact")),
+            ("$typed", Log.Containing(" " + typed)), ("$most", most));
+
     /// <summary>The client of that name who is reached that way, or a new one. Without a contact the name alone tells.</summary>
     public static long FindOrAdd(ShopWork work, string name, string contact)
     {

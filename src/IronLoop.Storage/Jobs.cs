@@ -16,6 +16,9 @@ namespace IronLoop.Storage;
 /// <param name="BandId">The band chosen.</param>
 /// <param name="ClaspKeptAt">When the clasp was kept.</param>
 /// <param name="ClosedAt">When it was handed over.</param>
+/// <param name="PriceCents">The price agreed, in cents.</param>
+/// <param name="ReferredAt">When it was referred to a watchmaker; null when it is not.</param>
+/// <param name="ReferNote">What the owner is told about it.</param>
 public sealed record Job(
     long Id,
     Client Client,
@@ -28,7 +31,10 @@ public sealed record Job(
     string TakenInBy,
     long? BandId,
     DateTimeOffset? ClaspKeptAt,
-    DateTimeOffset? ClosedAt);
+    DateTimeOffset? ClosedAt,
+    long? PriceCents,
+    DateTimeOffset? ReferredAt,
+    string ReferNote);
 
 /// <summary>The shop's jobs.</summary>
 public static class Jobs
@@ -41,15 +47,15 @@ public static class Jobs
 
     /// <summary>Takes a job in.</summary>
     public static long Add(
-        ShopWork work, long clientId, long watchId, Request request, string words, DateOnly promised, DateTimeOffset at, string by)
+        ShopWork work, long clientId, long watchId, Request request, string words, DateOnly promised, long? priceCents, DateTimeOffset at, string by)
     {
         var id = work.Insert(
             """
-            INSERT INTO job (client_id, watch_id, request, words, promised, taken_in_at, taken_in_by)
-            VALUES ($client, $watch, $request, $words, $promised, $at, $by)
+            INSERT INTO job (client_id, watch_id, request, words, promised, price_cents, taken_in_at, taken_in_by)
+            VALUES ($client, $watch, $request, $words, $promised, $price, $at, $by)
             """,
             ("$client", clientId), ("$watch", watchId), ("$request", request), ("$words", words),
-            ("$promised", promised), ("$at", at), ("$by", by));
+            ("$promised", promised), ("$price", priceCents), ("$at", at), ("$by", by));
         work.Execute("INSERT INTO wrist (job_id) VALUES ($id)", ("$id", id));
         return id;
     }
@@ -58,14 +64,29 @@ public static class Jobs
     public static Job? Find(ShopWork work, long id) =>
         work.Query($"{Select} WHERE job.id = $id", Read, ("$id", id)).SingleOrDefault();
 
-    /// <summary>The open jobs, by the day they are promised for.</summary>
-    public static IReadOnlyList<Job> Open(ShopWork work) =>
-        work.Query($"{Select} WHERE job.closed_at IS NULL ORDER BY job.promised, job.id", Read);
+    /// <summary>The open jobs in which every word sought is found, by the day they are promised for.</summary>
+    /// <param name="work">The piece of work.</param>
+    /// <param name="words">Words sought in client, watch and tag number; none finds all.</param>
+    /// <param name="by">Initials of the fitter who took it in, or null for all.</param>
+    public static IReadOnlyList<Job> Open(ShopWork work, IReadOnlyList<string> words, string? by) =>
+        work.Query(
+            $"""
+            {Select}
+            WHERE job.closed_at IS NULL AND ($by IS NULL OR job.taken_in_by = $by)
+              {string.Concat(words.Select((_, i) => $"AND (client.name || ' ' || watch.name || ' ' || job.id) LIKE $w{i} ESCAPE '\\' "))}
+            ORDER BY job.promised, job.id
+            """,
+            Read,
+            [("$by", by), .. words.Select((w, i) => ($"$w{i}", (object?)Log.Containing(w)))]);
+
+    /// <summary>The fitters who have open jobs, by initials.</summary>
+    public static IReadOnlyList<string> Fitters(ShopWork work) =>
+        work.Query("SELECT DISTINCT taken_in_by FROM job WHERE closed_at IS NULL ORDER BY taken_in_by", row => row.Text("taken_in_by"));
 
     /// <summary>Puts right what was heard wrong at take-in.</summary>
-    public static void Correct(ShopWork work, long id, Request request, string words, DateOnly promised) =>
-        work.Execute("UPDATE job SET request = $request, words = $words, promised = $promised WHERE id = $id",
-            ("$id", id), ("$request", request), ("$words", words), ("$promised", promised));
+    public static void Correct(ShopWork work, long id, Request request, string words, DateOnly promised, long? priceCents) =>
+        work.Execute("UPDATE job SET request = $request, words = $words, promised = $promised, price_cents = $price WHERE id = $id",
+            ("$id", id), ("$request", request), ("$words", words), ("$promised", promised), ("$price", priceCents));
 
     /// <summary>Chooses a band; the clasp has to be looked at again.</summary>
     public static void ChooseBand(ShopWork work, long id, long bandId) =>
@@ -91,5 +112,8 @@ public static class Jobs
         row.Text("taken_in_by"),
         row.Maybe("band_id", Columns.Number),
         row.Maybe("clasp_kept_at", Columns.Time),
-        row.Maybe("closed_at", Columns.Time));
+        row.Maybe("closed_at", Columns.Time),
+        row.Maybe("price_cents", Columns.Number),
+        row.Maybe("referred_at", Columns.Time),
+        row.Text("refer_note"));
 }

@@ -42,8 +42,11 @@ public static class Log
             row => new LogEntry(
                 row.Number("job_id"), row.Time("at"), row.Text("by"), row.Choice<Station>("station"), row.Text("words"),
                 row.Text("client_name"), row.Text("watch_name")),
-            [.. words.Select((w, i) => ($"$w{i}", (object?)$"%{Escape(w)}%"))]);
+            [.. words.Select((w, i) => ($"$w{i}", (object?)Containing(w)))]);
     }
+
+    /// <summary>The LIKE pattern that finds a word anywhere; what the word contains is never a wildcard.</summary>
+    internal static string Containing(string word) => $"%{Escape(word)}%";
 
     private static string Escape(string word) =>
         word.Replace("\\", "\\\\", StringComparison.Ordinal).Replace("%", "\\%", StringComparison.Ordinal).Replace("_", "\\_", StringComparison.Ordinal);

@@ -21,6 +21,10 @@ public static class Watches
         return known.Count > 0 ? known[0] : Add(work, clientId, name);
     }
 
+    /// <summary>The names of a client's watches, those seen last first.</summary>
+    public static IReadOnlyList<string> NamesOf(ShopWork work, long clientId) =>
+        work.Query("SELECT name FROM watch WHERE client_id = $client ORDER BY id DESC", row => row.Text("name"), ("$client", clientId));
+
     /// <summary>Puts right what was heard wrong.</summary>
     public static void Rename(ShopWork work, long id, string name) =>
         work.Execute("UPDATE watch SET name = $name WHERE id = $id", ("$id", id), ("$name", name));

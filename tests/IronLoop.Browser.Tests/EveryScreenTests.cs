@@ -6,7 +6,7 @@ public sealed class EveryScreenTests : IDisposable
     private static readonly string[] Views =
     [
         "/", "/take-in", "/log", "/bands/new", "/jobs/5/take-in", "/jobs/8/gauge", "/jobs/10/match", "/jobs/6/clasp", "/jobs/5/size", "/jobs/9/size",
-        "/jobs/6/size", "/jobs/4/bench", "/jobs/3/hand-over", "/jobs/15/size",
+        "/jobs/6/size", "/jobs/4/bench", "/jobs/3/hand-over", "/jobs/15/size", "/jobs/15/take-in",
     ];
 
     private readonly RunningShop _shop = new(demo: true);

@@ -8,7 +8,7 @@ namespace IronLoop.Browser.Tests;
 /// <summary>Where the built house stands.</summary>
 internal static class House
 {
-    private static string Root => Told("House");
+    public static string Root => Path.GetFullPath(Told("House"));
 
     public static string Server => Path.Combine(Root, "src/IronLoop.Server/bin", Told("Configuration"), "net10.0/IronLoop.Server.dll");
 

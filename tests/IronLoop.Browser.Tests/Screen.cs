@@ -67,10 +67,13 @@ public sealed class Screen : IDisposable
     /// <summary>Types into a field by its name, in place of what stood there, and leaves it with Tab.</summary>
     public void Type(string name, string text)
     {
-        var field = Find($"[name=\"{name}\"]");
+        var field = Field(name);
         field.SendKeys(Keys.Control + "a");
         field.SendKeys(text + Keys.Tab);
     }
+
+    /// <summary>A field by its name; fields with a list keep their name on the outside.</summary>
+    public IWebElement Field(string name) => Find($"[name=\"{name}\"]:not([type=hidden]), [data-field=\"{name}\"] input:not([type=hidden])");
 
     /// <summary>A date field takes day, month and year as typed in a British browser.</summary>
     public void SetDay(string name, DateOnly day)

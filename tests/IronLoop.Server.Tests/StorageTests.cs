@@ -43,7 +43,7 @@ public sealed class StorageTests : IDisposable
         using var work = ShopFile.Open(_folder).Begin();
         var client = Clients.Add(work, "Somebody", "");
         Should.Throw<SqliteException>(() =>
-            Storage.Jobs.Add(work, client, 99, Request.Refit, "", new DateOnly(2026, 11, 24), DateTimeOffset.UnixEpoch, "MK"))
+            Storage.Jobs.Add(work, client, 99, Request.Refit, "", new DateOnly(2026, 11, 24), null, DateTimeOffset.UnixEpoch, "MK"))
             .Message.ShouldContain("FOREIGN KEY");
     }
 

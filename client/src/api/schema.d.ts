@@ -28,11 +28,28 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** The open jobs, by the day they are promised for. */
+    /** The open jobs, by the day they are promised for; found by words in client, watch and tag number, or by fitter. */
     get: operations['rack']
     put?: never
     /** Takes a job in. */
     post: operations['takeIn']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/fitters': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The fitters who have open jobs, by initials. */
+    get: operations['fitters']
+    put?: never
+    post?: never
     delete?: never
     options?: never
     head?: never
@@ -63,9 +80,61 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    get?: never
+    /** What was seen and brought along. */
+    get: operations['takeInSheet']
     /** Puts right what was heard wrong. */
     put: operations['correctTakeIn']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/photos/{photo}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** A photo. */
+    get: operations['photo']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/photos/{photo}/thumbnail': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** A photo, small and upright. */
+    get: operations['thumbnail']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/clients': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Clients found as their name is typed, with their watches. */
+    get: operations['clients']
+    put?: never
     post?: never
     delete?: never
     options?: never
@@ -222,6 +291,108 @@ export interface paths {
     /** Which links to take out or put in, and where the micro-adjust sits. */
     post: operations['plan']
     delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/take-in/marks': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Puts a mark on the drawn head. */
+    post: operations['mark']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/take-in/marks/{mark}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    post?: never
+    /** Takes a mark away. */
+    delete: operations['unmark']
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/take-in/came-with': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Counts what came with the watch. */
+    put: operations['cameWith']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/take-in/referral': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Notes what is outside the craft, and refers the job or takes it back. */
+    put: operations['refer']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/take-in/photos': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Adds a photo: PNG or JPEG by content, up to 10 MB. */
+    post: operations['addPhoto']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/take-in/photos/{photo}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    post?: never
+    /** Takes a photo away. */
+    delete: operations['dropPhoto']
     options?: never
     head?: never
     patch?: never
@@ -441,6 +612,13 @@ export interface components {
       out: number[]
       in: number[]
     }
+    /** @enum {unknown} */
+    CameWith: 'box' | 'papers' | 'oldBand' | 'looseLinks' | 'spareBars' | 'claspParts'
+    CameWithWire: {
+      what: components['schemas']['CameWith']
+      /** Format: int32 */
+      count: number
+    }
     CentringWire: {
       /** @description Millimetres, at most three decimals. */
       desiredMm: number
@@ -464,6 +642,29 @@ export interface components {
       /** @description Millimetres, at most three decimals. */
       stepMm?: null | number
     }
+    ClientWire: {
+      name: string
+      contact: string
+      watches: string[]
+    }
+    /** @enum {unknown} */
+    DamageKind: 'scratch' | 'dent' | 'bentLug' | 'missingBar' | 'wornStrap' | 'dirt' | 'stiffClasp'
+    /** @enum {unknown} */
+    DamagePlace:
+      | 'crystal'
+      | 'bezelTwelve'
+      | 'bezelThree'
+      | 'bezelSix'
+      | 'bezelNine'
+      | 'crown'
+      | 'caseBack'
+      | 'lugTwelveLeft'
+      | 'lugTwelveRight'
+      | 'lugSixLeft'
+      | 'lugSixRight'
+      | 'bandTwelve'
+      | 'bandSix'
+      | 'clasp'
     DrawingWire: {
       /** Format: double */
       halfWidthMm: number
@@ -581,6 +782,9 @@ export interface components {
       /** Format: date */
       promised: string
       late: boolean
+      /** Format: int64 */
+      priceCents: null | number
+      referred: boolean
       /** Format: date-time */
       takenInAt: string
       takenInBy: string
@@ -685,6 +889,13 @@ export interface components {
       figures: null | components['schemas']['LoopFiguresWire']
       finalFigures?: null | string
     }
+    MarkWire: {
+      /** Format: int64 */
+      id: number
+      place: components['schemas']['DamagePlace']
+      kind: components['schemas']['DamageKind']
+      note: string
+    }
     MatchWire: {
       band: components['schemas']['BandWire']
       verdict: components['schemas']['Verdict']
@@ -709,6 +920,29 @@ export interface components {
       /** @description Millimetres, at most three decimals. */
       pivotHeightMm: number
       assumed?: null | components['schemas']['AssumedFigure'][]
+    }
+    NewMark: {
+      place: components['schemas']['DamagePlace']
+      kind: components['schemas']['DamageKind']
+      note?: null | string
+    }
+    /** @enum {unknown} */
+    OutsideCraft:
+      | 'caseMustBeOpened'
+      | 'waterInside'
+      | 'stopped'
+      | 'lugCracked'
+      | 'crownLoose'
+      | 'preciousMetal'
+      | 'vintageAboveLimit'
+    PhotoWire: {
+      /** Format: int64 */
+      id: number
+      type: string
+      /** Format: int64 */
+      bytes: number
+      href: string
+      thumbnailHref: string
     }
     /** @enum {unknown} */
     PieceKind: 'link' | 'clasp' | 'strap'
@@ -787,6 +1021,11 @@ export interface components {
       largestGapMm: null | number
       gapAtTarget: null | components['schemas']['GapWire']
     }
+    ReferralWire: {
+      reasons: components['schemas']['OutsideCraft'][]
+      referred: boolean
+      note?: null | string
+    }
     /** @enum {unknown} */
     Request:
       'changeStrap' | 'fitMesh' | 'replaceClasp' | 'takeLinksOut' | 'putLinksIn' | 'refit' | 'somethingElse'
@@ -863,6 +1102,17 @@ export interface components {
       next: components['schemas']['Station']
       /** Format: int32 */
       stationsDone: number
+      referred: boolean
+      by: string
+    }
+    TakeInSheet: {
+      marks: components['schemas']['MarkWire'][]
+      cameWith: components['schemas']['CameWithWire'][]
+      photos: components['schemas']['PhotoWire'][]
+      outsideCraft: components['schemas']['OutsideCraft'][]
+      referred: boolean
+      note: string
+      proposedNote: string
     }
     TakeInWire: {
       client: string
@@ -873,6 +1123,9 @@ export interface components {
       by: string
       contact?: null | string
       words?: null | string
+      price?: null | string
+      /** Format: int64 */
+      cents?: null | number
     }
     TargetWire: {
       /** @description Millimetres, at most three decimals. */
@@ -924,7 +1177,10 @@ export interface operations {
   }
   rack: {
     parameters: {
-      query?: never
+      query?: {
+        words?: string
+        by?: string
+      }
       header?: never
       path?: never
       cookie?: never
@@ -975,6 +1231,26 @@ export interface operations {
       }
     }
   }
+  fitters: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': string[]
+        }
+      }
+    }
+  }
   job: {
     parameters: {
       query?: never
@@ -993,6 +1269,37 @@ export interface operations {
         }
         content: {
           'application/json': components['schemas']['JobWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  takeInSheet: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['TakeInSheet']
         }
       }
       /** @description Not Found */
@@ -1055,6 +1362,72 @@ export interface operations {
         }
         content: {
           'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  photo: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        photo: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  thumbnail: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        photo: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  clients: {
+    parameters: {
+      query?: {
+        typed?: string
+      }
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ClientWire'][]
         }
       }
     }
@@ -1410,6 +1783,215 @@ export interface operations {
       }
       /** @description Unprocessable Entity */
       422: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  mark: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewMark']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['TakeInSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  unmark: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+        mark: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['TakeInSheet']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  cameWith: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CameWithWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['TakeInSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  refer: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ReferralWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['TakeInSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  addPhoto: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['TakeInSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Payload Too Large */
+      413: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  dropPhoto: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+        photo: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['TakeInSheet']
+        }
+      }
+      /** @description Not Found */
+      404: {
         headers: {
           [name: string]: unknown
         }

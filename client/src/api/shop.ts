@@ -11,6 +11,9 @@ export type BandAttachment = Schemas['BandAttachment']
 export type BandMaterial = Schemas['BandMaterial']
 export type BandSheet = Schemas['BandSheet']
 export type ByHand = Schemas['ByHand']
+export type CameWith = Schemas['CameWith']
+export type DamageKind = Schemas['DamageKind']
+export type DamagePlace = Schemas['DamagePlace']
 export type Drawing = Schemas['DrawingWire']
 export type Figure = Schemas['FigureWire']
 export type Gauge = Schemas['GaugeWire']
@@ -19,6 +22,7 @@ export type LayOut = Schemas['LayOutWire']
 export type LoopSheet = Schemas['LoopSheet']
 export type Match = Schemas['MatchWire']
 export type Piece = Schemas['PieceWire']
+export type OutsideCraft = Schemas['OutsideCraft']
 export type PlacedLink = Schemas['PlacedLinkWire']
 export type Request = Schemas['Request']
 export type Ruler = Schemas['RulerWire']
@@ -27,6 +31,7 @@ export type Side = Schemas['Side']
 export type Station = Schemas['Station']
 export type Tag = Schemas['TagWire']
 export type TakeIn = Schemas['TakeInWire']
+export type TakeInSheet = Schemas['TakeInSheet']
 export type Temper = Schemas['Temper']
 export type Verdict = Schemas['Verdict']
 export type WearPreference = NonNullable<Schemas['GaugeWire']['wear']>
@@ -48,8 +53,26 @@ async function answered<T>(
   return got.data
 }
 
-export function useRack() {
-  return useQuery({ queryKey: ['rack'], queryFn: () => answered(api.GET('/api/jobs')) })
+export function useRack(words: MaybeRefOrGetter<string> = '', by: MaybeRefOrGetter<string> = '') {
+  return useQuery({
+    queryKey: computed(() => ['rack', toValue(words), toValue(by)]),
+    queryFn: () =>
+      answered(api.GET('/api/jobs', { params: { query: { words: toValue(words), by: toValue(by) } } })),
+    placeholderData: (before) => before,
+  })
+}
+
+export function useFitters() {
+  return useQuery({ queryKey: ['fitters'], queryFn: () => answered(api.GET('/api/fitters')) })
+}
+
+/** Clients found as their name is typed. */
+export function useClients(typed: MaybeRefOrGetter<string>) {
+  return useQuery({
+    queryKey: computed(() => ['clients', toValue(typed)]),
+    queryFn: () => answered(api.GET('/api/clients', { params: { query: { typed: toValue(typed) } } })),
+    placeholderData: (before) => before,
+  })
 }
 
 export function useLog(words: MaybeRefOrGetter<string>) {
@@ -126,6 +149,57 @@ export function useMatches(jobId: MaybeRefOrGetter<number>) {
     queryKey: computed(() => ['match', toValue(jobId)]),
     queryFn: () => answered(api.GET('/api/jobs/{id}/match', { params: { path: { id: toValue(jobId) } } })),
   })
+}
+
+/** Condition, what came along, photos and referral of one job. */
+export function useTakeInSheet(jobId: MaybeRefOrGetter<number>) {
+  const queries = useQueryClient()
+  const id = computed(() => toValue(jobId))
+  const key = computed(() => ['takeIn', id.value])
+  const path = () => ({ params: { path: { id: id.value } } })
+
+  function change<T>(call: (what: T) => Promise<TakeInSheet>) {
+    return useMutation({
+      mutationFn: call,
+      onSuccess: (sheet: TakeInSheet) => {
+        queries.setQueryData(key.value, sheet)
+        return queries.invalidateQueries()
+      },
+    })
+  }
+
+  return {
+    sheet: useQuery({
+      queryKey: key,
+      queryFn: () => answered(api.GET('/api/jobs/{id}/take-in', path())),
+    }),
+    mark: change((body: Schemas['NewMark']) =>
+      answered(api.POST('/api/jobs/{id}/take-in/marks', { ...path(), body })),
+    ),
+    unmark: change((mark: number) =>
+      answered(
+        api.DELETE('/api/jobs/{id}/take-in/marks/{mark}', { params: { path: { id: id.value, mark } } }),
+      ),
+    ),
+    count: change((body: Schemas['CameWithWire']) =>
+      answered(api.PUT('/api/jobs/{id}/take-in/came-with', { ...path(), body })),
+    ),
+    refer: change((body: Schemas['ReferralWire']) =>
+      answered(api.PUT('/api/jobs/{id}/take-in/referral', { ...path(), body })),
+    ),
+    addPhoto: change(async (file: File) => {
+      // The picture goes as it is: the generated client knows JSON bodies only.
+      const response = await fetch(`/api/jobs/${id.value}/take-in/photos`, { method: 'POST', body: file })
+      const answer: unknown = await response.json()
+      if (!response.ok) throw new RefusedError(answer as Problem, response.status)
+      return answer as TakeInSheet
+    }),
+    dropPhoto: change((photo: number) =>
+      answered(
+        api.DELETE('/api/jobs/{id}/take-in/photos/{photo}', { params: { path: { id: id.value, photo } } }),
+      ),
+    ),
+  }
 }
 
 /** Puts a band in stock, or, with a job, enters its owner's own. */

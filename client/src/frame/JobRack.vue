@@ -1,24 +1,62 @@
 <script setup lang="ts">
+import { refDebounced } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { useRack } from '../api/shop'
+import { useFitters, useRack } from '../api/shop'
 import { wholeOf } from '../api/refused'
-import { nameOf, pathOf } from '../stations/stations'
+import { nameOf, pathOf, stations } from '../stations/stations'
 import { asDay } from './days'
 
 const route = useRoute()
-const { data: tags, error, isLoading } = useRack()
+const words = ref('')
+const by = ref('')
+const state = ref('')
+const { data: found, error, isLoading } = useRack(refDebounced(words, 150), by)
+const { data: fitters } = useFitters()
+const tags = computed(() =>
+  found.value?.filter((t) => {
+    if (state.value === 'late') return t.late
+    if (state.value === 'today') return t.today
+    if (state.value === 'referred') return t.referred
+    return state.value === '' || t.next === state.value
+  }),
+)
+const sought = computed(() => words.value !== '' || by.value !== '' || state.value !== '')
 </script>
 
 <template>
+  <div class="find">
+    <input
+      v-model="words"
+      name="rackWords"
+      type="search"
+      placeholder="Client, watch or tag"
+      aria-label="Find on the rack"
+      autocomplete="off"
+    />
+    <select v-model="state" name="rackState" aria-label="State">
+      <option value="">All states</option>
+      <option value="late">Late</option>
+      <option value="today">Today</option>
+      <option value="referred">Referred</option>
+      <option v-for="s in stations" :key="s.station" :value="s.station">{{ s.name }}</option>
+    </select>
+    <select v-model="by" name="rackBy" aria-label="Fitter">
+      <option value="">All fitters</option>
+      <option v-for="f in fitters" :key="f" :value="f">{{ f }}</option>
+    </select>
+  </div>
   <div class="rack">
     <p v-if="error" class="quiet" role="alert">{{ wholeOf(error) }}</p>
     <p v-else-if="isLoading" class="quiet">Looking at the rack…</p>
-    <p v-else-if="tags?.length === 0" class="quiet">The rack is empty.</p>
+    <p v-else-if="tags?.length === 0" class="quiet">
+      {{ sought ? 'No such tag on the rack.' : 'The rack is empty.' }}
+    </p>
     <ol v-else>
       <li v-for="tag in tags" :key="tag.id">
         <router-link
           class="tag"
-          :class="{ late: tag.late, here: String(tag.id) === route.params.id }"
+          :class="{ late: tag.late, referred: tag.referred, here: String(tag.id) === route.params.id }"
           :to="`/jobs/${tag.id}/${pathOf[tag.next]}`"
         >
           <span class="top">
@@ -27,7 +65,7 @@ const { data: tags, error, isLoading } = useRack()
           </span>
           <span class="watch">{{ tag.watch }}</span>
           <span class="top">
-            <span>{{ nameOf(tag.next) }}</span>
+            <span>{{ tag.referred ? 'Referred' : nameOf(tag.next) }}</span>
             <span :class="{ due: tag.late || tag.today }">
               {{ tag.late ? `late, ${asDay(tag.promised)}` : tag.today ? 'today' : asDay(tag.promised) }}
             </span>
@@ -39,6 +77,30 @@ const { data: tags, error, isLoading } = useRack()
 </template>
 
 <style scoped>
+.find {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px;
+}
+.find input,
+.find select {
+  min-width: 0;
+  min-height: 44px;
+  padding: 0 6px;
+  border: 1px solid rgb(var(--v-theme-hairline));
+  border-radius: 2px;
+  font: inherit;
+  font-size: 15px;
+  color: inherit;
+  background: rgb(var(--v-theme-background));
+}
+.find input {
+  grid-column: 1 / -1;
+}
+.find input::placeholder {
+  color: rgb(var(--v-theme-iron));
+  opacity: 1;
+}
 .rack {
   flex: 1;
   min-height: 0;
@@ -71,6 +133,13 @@ ol {
   top: 15px;
   width: 9px;
   border-top: 2px solid rgb(var(--v-theme-iron));
+}
+.tag.late {
+  border-width: 2px;
+  border-color: rgb(var(--v-theme-on-surface));
+}
+.tag.referred {
+  border-style: dashed;
 }
 .tag.here {
   border-color: rgb(var(--v-theme-primary));

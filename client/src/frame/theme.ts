@@ -52,6 +52,7 @@ export const vuetify = createVuetify({
     VBtn: { variant: 'flat', rounded: 'sm', minHeight: 44 },
     VTextField: { variant: 'underlined', hideDetails: 'auto', color: 'primary' },
     VTextarea: { variant: 'underlined', hideDetails: 'auto', color: 'primary' },
+    VCombobox: { variant: 'underlined', hideDetails: 'auto', color: 'primary' },
     VSelect: { variant: 'underlined', hideDetails: 'auto', color: 'primary' },
   },
 })

@@ -9,6 +9,7 @@ import LayOutMat from '../loop/LayOutMat.vue'
 import LoopDrawing from '../loop/LoopDrawing.vue'
 import { atPosition, toggled, withLoose, type Place } from '../loop/rows'
 import FourRulers from '../rulers/FourRulers.vue'
+import ConditionView from './take-in/ConditionView.vue'
 import BenchStation from './bench/BenchStation.vue'
 import ClaspStation from './clasp/ClaspStation.vue'
 import GaugeStation from './gauge/GaugeStation.vue'
@@ -83,17 +84,18 @@ function move(position: number) {
         />
       </div>
       <div class="view">
-        <div v-if="loop?.drawing" class="drawing">
+        <ConditionView v-if="station === 'takeIn'" :key="job.id" :job="job" />
+        <div v-else-if="loop?.drawing" class="drawing">
           <LoopDrawing :drawing="loop.drawing" :temper="loop.rulers?.temper" />
         </div>
         <p v-else class="empty quiet">
           The loop is drawn here once lug-to-lug, wrist and wear preference are gauged.
         </p>
-        <FourRulers v-if="loop?.rulers" :rulers="loop.rulers" />
+        <FourRulers v-if="loop?.rulers && station !== 'takeIn'" :rulers="loop.rulers" />
       </div>
     </div>
 
-    <div v-if="loop?.layOut && loop.drawing" class="flat">
+    <div v-if="loop?.layOut && loop.drawing && station !== 'takeIn'" class="flat">
       <LayOutMat
         :lay-out="loop.layOut"
         :bar-to-bar-mm="loop.drawing.barToBarMm"

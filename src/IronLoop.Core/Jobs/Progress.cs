@@ -8,7 +8,8 @@ namespace IronLoop.Core.Jobs;
 /// <param name="StepsDone">Bench steps ticked.</param>
 /// <param name="Steps">Bench steps in all; nought before a plan is agreed.</param>
 /// <param name="Closed">Handed over.</param>
-public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, bool PlanAgreed, int StepsDone, int Steps, bool Closed)
+/// <param name="Referred">Referred to a watchmaker.</param>
+public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, bool PlanAgreed, int StepsDone, int Steps, bool Closed, bool Referred = false)
 {
     /// <summary>Whether a station's work is done.</summary>
     public bool Done(Station station) => station switch
@@ -29,7 +30,9 @@ public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, 
     /// <summary>The sentence a station opens with: what is missing or what is next.</summary>
     public string Says(Station station) => station switch
     {
-        Station.TakeIn => Closed ? "This job is handed over and in the log." : "Taken in. Correct anything here that was heard wrong.",
+        Station.TakeIn => Closed ? "This job is handed over and in the log."
+            : Referred ? "Referred to a watchmaker; nothing is worked on until it is taken back."
+            : "Taken in. Correct anything here that was heard wrong.",
         Station.Gauge => Figures.Missing() is { Count: > 0 } missing
             ? $"Still to gauge: {string.Join(", ", missing)}."
             : Figures.BarToBar is null || Figures.BarRise is null

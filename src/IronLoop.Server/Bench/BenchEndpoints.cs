@@ -32,6 +32,7 @@ internal static class BenchEndpoints
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
         file.MustBeOpen();
+        file.MustNotBeReferred();
         if (BenchSteps.WhyNot(file.Steps, file.Ticks, key, tick.Done) is { } why)
             throw RefusedException.Conflict(why);
         BenchTicks.Set(work, id, key, tick.Done, clock.GetUtcNow());

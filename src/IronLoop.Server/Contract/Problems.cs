@@ -32,6 +32,8 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
         BadHttpRequestException { InnerException: JsonException json } => FromJson(json, requestType),
         BadHttpRequestException bad when bad.Message.Contains("no body was provided", StringComparison.Ordinal) =>
             Make(bad.StatusCode, "The request cannot be read.", new Dictionary<string, string[]> { ["$"] = ["A JSON object is needed; nothing was sent."] }),
+        BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } large => Make(large.StatusCode,
+            "What was sent is larger than is taken here; a photo may have 10 MB.", null),
         BadHttpRequestException bad => Make(bad.StatusCode, "The request cannot be read.",
             new Dictionary<string, string[]> { ["$"] = [bad.Message] }),
         PlanTooLargeException tooLarge => Make(StatusCodes.Status422UnprocessableEntity, tooLarge.Message,

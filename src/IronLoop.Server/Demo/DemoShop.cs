@@ -42,6 +42,9 @@ internal static class DemoShop
         day.ToTheBench(ready, "SK-2011");
         day.TickAll(ready);
 
+        day.Sees(ready, (DamagePlace.BezelThree, DamageKind.Scratch, "fine, along the edge"), (DamagePlace.BandTwelve, DamageKind.WornStrap, ""));
+        day.Came(ready, (CameWith.Box, 1), (CameWith.OldBand, 1));
+
         // Halfway through the bench work, before the try-on.
         var halfway = day.TakeIn("Bettan Oakes", "upper mill", "Pellmarsh regatta", Request.TakeLinksOut, "For my birthday on Sunday.", 4, 1, "TB");
         day.Gauge(halfway, Figures("22", Attachment.SpringBarDrilled, "49.5", "168", WearPreference.Regular, "45.5", "3.6"));
@@ -58,6 +61,9 @@ internal static class DemoShop
         var between = day.TakeIn("Ketil Orrel", "boat shed", "Pellmarsh chronograph", Request.TakeLinksOut, "Never right: tight in the morning or it turns over.", 5, -1, "TB");
         day.Gauge(between, Figures("22", Attachment.SpringBarDrilled, "51.0", "174", WearPreference.Snug, "46.8", "4.0"));
         day.ChooseOwn(between, DemoBands.BetweenSizes);
+
+        day.Sees(between, (DamagePlace.Clasp, DamageKind.StiffClasp, ""), (DamagePlace.LugSixRight, DamageKind.Dent, "old"), (DamagePlace.BandSix, DamageKind.Dirt, ""));
+        day.Came(between, (CameWith.Box, 1), (CameWith.Papers, 1), (CameWith.SpareBars, 2));
 
         // A small wrist whose 12 side runs out of links.
         var small = day.TakeIn("Isbet Linnet", "school lane 9", "Tarn & Sedge small seconds", Request.TakeLinksOut, "My grandmother's; it turns round my wrist.", 2, 3, "MK");
@@ -89,6 +95,8 @@ internal static class DemoShop
         // On the way through gauging, and just taken in.
         day.Gauge(day.TakeIn("Pir Halloran", "signal house", "Pellmarsh diver, second hand", Request.ChangeStrap, "Bought at the fair, no band on it.", 0, 3, "MK"),
             Figures("21.4", Attachment.SpringBarDrilled, null, null, null, null, null));
+        var stopped = day.TakeIn("Corrin Thale", "bell buoy house", "Ostwick alarm", Request.Refit, "It stopped after I swam with it.", 2, 4, "MK");
+        day.Refers(stopped, OutsideCraft.WaterInside, OutsideCraft.Stopped);
         day.TakeIn("Elspet Ramm", "manse", "Tarn & Sedge pendant, on a bar", Request.SomethingElse, "Can this be worn on the wrist at all? Nickel makes her skin red.", 0, 8, "TB");
         work.Keep();
     }
@@ -107,10 +115,25 @@ internal static class DemoShop
         {
             var at = clock.GetUtcNow().AddDays(-daysAgo).AddMinutes(-37);
             var owner = Clients.FindOrAdd(work, client, contact);
-            var id = Storage.Jobs.Add(work, owner, Watches.FindOrAdd(work, owner, watch), request, words, clock.Today().AddDays(promisedIn), at, by);
+            var id = Storage.Jobs.Add(work, owner, Watches.FindOrAdd(work, owner, watch), request, words, clock.Today().AddDays(promisedIn), null, at, by);
             Log.Write(work, id, at, by, Station.TakeIn, $"Taken in: {Server.TakeIn.RequestWords.Of(request)}. {words}");
             return id;
         }
+
+        public void Sees(long job, params ReadOnlySpan<(DamagePlace Place, DamageKind Kind, string Note)> marks)
+        {
+            foreach (var (place, kind, note) in marks)
+                TakeIns.Mark(work, job, place, kind, note);
+        }
+
+        public void Came(long job, params ReadOnlySpan<(CameWith What, int Count)> lines)
+        {
+            foreach (var (what, count) in lines)
+                TakeIns.Count(work, job, what, count);
+        }
+
+        public void Refers(long job, params OutsideCraft[] reasons) =>
+            TakeIns.Refer(work, job, reasons, Referral.Note(reasons), clock.GetUtcNow());
 
         public void Gauge(long job, Figures figures) => Watches.Gauge(work, job, figures);
 

@@ -51,6 +51,7 @@ internal static class HandOverEndpoints
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
         file.MustBeOpen();
+        file.MustNotBeReferred();
         var open = Enum.GetValues<Station>().Where(s => s != Station.HandOver && !file.Progress.Done(s)).ToList();
         if (open.Count > 0)
             throw RefusedException.Conflict($"Not ready to hand over. {file.Progress.Says(open[0])}");

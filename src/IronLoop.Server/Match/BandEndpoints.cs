@@ -48,7 +48,6 @@ internal sealed record BandSheet(
     private static readonly AllowedLength HolePitches = AllowedLength.Mm(2, 20);
     private static readonly AllowedNumber HoleCounts = new(1, 40);
     private static readonly AllowedNumber Counts = new(0, 9_999);
-    private static readonly AllowedNumber Prices = new(0, 1_000_000);
 
     public StockBand Read(string article, long? owner)
     {
@@ -138,11 +137,9 @@ internal sealed record BandSheet(
     {
         if (string.IsNullOrWhiteSpace(Price))
             return 0;
-        if (decimal.TryParse(Price.Trim().Replace(',', '.'), System.Globalization.NumberStyles.AllowDecimalPoint,
-            System.Globalization.CultureInfo.InvariantCulture, out var price) && Prices.Holds(price))
-            return (long)Math.Round(price * 100, MidpointRounding.AwayFromZero);
-        refusals.Add("$.price", $"price is “{Price}”; allowed is {Prices}, with at most two decimals.");
-        return 0;
+        if (!Money.TryParse(Price, out var cents))
+            refusals.Add("$.price", Money.Refuse(Price));
+        return cents;
     }
 }
 

@@ -48,7 +48,8 @@ internal sealed class JobFile
         Plan?.AgreedAt is not null,
         Steps.Count(s => Ticks.Contains(s.Key)),
         Steps.Count,
-        Job.ClosedAt is not null);
+        Job.ClosedAt is not null,
+        Job.ReferredAt is not null);
 
     private static Length UsualPivotHeight => Length.FromMillimetres(1.75m);
 
@@ -92,8 +93,16 @@ internal sealed class JobFile
     public void MustNotBeOnTheBench()
     {
         MustBeOpen();
+        MustNotBeReferred();
         if (Ticks.Count > 0)
             throw RefusedException.Conflict("Bench work has begun; take back the ticked steps first.");
+    }
+
+    /// <summary>Refuses work on a job that a watchmaker has to see first.</summary>
+    public void MustNotBeReferred()
+    {
+        if (Job.ReferredAt is not null)
+            throw RefusedException.Conflict("This job is referred to a watchmaker; take it back at Take-in before working on it.");
     }
 
     private IReadOnlyList<BenchStep> MakeSteps()

@@ -8,23 +8,29 @@ internal static class RackEndpoints
 {
     public static void MapRack(this IEndpointRouteBuilder routes)
     {
-        routes.MapGet("/api/jobs", List).WithName("rack").WithTags("rack").WithSummary("The open jobs, by the day they are promised for.");
+        routes.MapGet("/api/jobs", List).WithName("rack").WithTags("rack").WithSummary("The open jobs, by the day they are promised for; found by words in client, watch and tag number, or by fitter.");
+        routes.MapGet("/api/fitters", (ShopFile shop) =>
+        {
+            using var work = shop.Look();
+            return Storage.Jobs.Fitters(work);
+        }).WithName("fitters").WithTags("rack").WithSummary("The fitters who have open jobs, by initials.");
         routes.MapGet("/api/jobs/{id:long}", One).WithName("job").WithTags("rack").WithSummary("One job, whole.")
             .ProducesProblem(StatusCodes.Status404NotFound);
     }
 
     public static DateOnly Today(this TimeProvider clock) => DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
 
-    private static List<TagWire> List(ShopFile shop, TimeProvider clock)
+    private static List<TagWire> List(ShopFile shop, TimeProvider clock, string? words = null, string? by = null)
     {
+        var sought = (words ?? "").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Take(8).ToArray();
         using var work = shop.Look();
         var today = clock.Today();
-        return [.. Storage.Jobs.Open(work).Select(job =>
+        return [.. Storage.Jobs.Open(work, sought, string.IsNullOrEmpty(by) ? null : by).Select(job =>
         {
             var progress = JobFile.Read(work, job.Id).Progress;
             return new TagWire(
                 job.Id, job.Client.Name, job.WatchName, job.Promised, job.Promised < today, job.Promised == today,
-                progress.Next, Enum.GetValues<Station>().Count(progress.Done));
+                progress.Next, Enum.GetValues<Station>().Count(progress.Done), job.ReferredAt is not null, job.TakenInBy);
         })];
     }
 

@@ -6,7 +6,7 @@ using IronLoop.Storage;
 namespace IronLoop.Server.Rack;
 
 /// <summary>A tag on the rack.</summary>
-internal sealed record TagWire(long Id, string Client, string Watch, DateOnly Promised, bool Late, bool Today, Station Next, int StationsDone);
+internal sealed record TagWire(long Id, string Client, string Watch, DateOnly Promised, bool Late, bool Today, Station Next, int StationsDone, bool Referred, string By);
 
 /// <summary>A figure that was gauged or is assumed.</summary>
 internal sealed record FigureWire(Length Mm, string Text, string Inches, bool Assumed)
@@ -39,6 +39,8 @@ internal sealed record JobWire(
     string Words,
     DateOnly Promised,
     bool Late,
+    long? PriceCents,
+    bool Referred,
     DateTimeOffset TakenInAt,
     string TakenInBy,
     DateTimeOffset? ClosedAt,
@@ -64,6 +66,8 @@ internal sealed record JobWire(
             job.Words,
             job.Promised,
             job.ClosedAt is null && job.Promised < today,
+            job.PriceCents,
+            job.ReferredAt is not null,
             job.TakenInAt,
             job.TakenInBy,
             job.ClosedAt,

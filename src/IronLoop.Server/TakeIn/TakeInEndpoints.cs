@@ -13,11 +13,15 @@ namespace IronLoop.Server.TakeIn;
 /// <param name="By">The fitter's initials, 1 to 4 letters.</param>
 /// <param name="Contact">How the client is reached, up to 80 characters.</param>
 /// <param name="Words">In the owner's own words, up to 2000 characters.</param>
+/// <param name="Price">The price agreed, as typed; empty when none was.</param>
 internal sealed record TakeInWire(
-    string Client, string Watch, Request Request, DateOnly Promised, string By, string? Contact = null, string? Words = null)
+    string Client, string Watch, Request Request, DateOnly Promised, string By, string? Contact = null, string? Words = null, string? Price = null)
 {
     public const int LongestName = 80;
     public const int LongestWords = 2000;
+
+    /// <summary>The price in cents, once checked.</summary>
+    public long? Cents => Money.TryParse(Price, out var cents) ? cents : null;
 
     /// <summary>The same, trimmed and checked.</summary>
     /// <param name="earliest">The earliest day that can be promised.</param>
@@ -32,6 +36,8 @@ internal sealed record TakeInWire(
             Words = refusals.Text("$.words", Words, LongestWords, required: false),
             By = (By ?? "").Trim().ToUpperInvariant(),
         };
+        if (!string.IsNullOrWhiteSpace(Price) && !Money.TryParse(Price, out _))
+            refusals.Add("$.price", Money.Refuse(Price));
         if (clean.By.Length is < 1 or > 4 || !clean.By.All(char.IsLetter))
             refusals.Add("$.by", $"by is “{By}”; allowed are the fitter's initials, 1 to 4 letters.");
         if (Promised < earliest || Promised > earliest.AddYears(3))
@@ -60,7 +66,7 @@ internal static class TakeInEndpoints
         using var work = shop.Begin();
         var client = Clients.FindOrAdd(work, taken.Client, taken.Contact!);
         var watch = Watches.FindOrAdd(work, client, taken.Watch);
-        var id = Storage.Jobs.Add(work, client, watch, taken.Request, taken.Words!, taken.Promised, now, taken.By);
+        var id = Storage.Jobs.Add(work, client, watch, taken.Request, taken.Words!, taken.Promised, taken.Cents, now, taken.By);
         Log.Write(work, id, now, taken.By, Station.TakeIn, $"Taken in: {RequestWords.Of(taken.Request)}. {taken.Words}".TrimEnd());
         var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
         work.Keep();
@@ -76,7 +82,7 @@ internal static class TakeInEndpoints
         var taken = heard.Checked(heard.Promised == file.Job.Promised ? file.Job.Promised : clock.Today());
         Clients.Correct(work, file.Job.Client with { Name = taken.Client, Contact = taken.Contact! });
         Watches.Rename(work, file.Job.WatchId, taken.Watch);
-        Storage.Jobs.Correct(work, id, taken.Request, taken.Words!, taken.Promised);
+        Storage.Jobs.Correct(work, id, taken.Request, taken.Words!, taken.Promised, taken.Cents);
         var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
         work.Keep();
         return job;

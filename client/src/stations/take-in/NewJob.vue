@@ -16,6 +16,7 @@ const start: TakeIn = {
   request: 'takeLinksOut',
   promised: dayFromNow(3),
   words: '',
+  price: '',
   by: initials.value,
 }
 

@@ -1,23 +1,44 @@
 <script setup lang="ts">
-import { reactive } from 'vue'
-import type { TakeIn } from '../../api/shop'
+import { refDebounced } from '@vueuse/core'
+import { computed, reactive, ref } from 'vue'
+import { useClients, type TakeIn } from '../../api/shop'
 import { saidOf, titleOf } from '../../api/refused'
 import { requests } from './requests'
 
 const props = defineProps<{ start: TakeIn; act: string; error: unknown; busy: boolean; disabled?: boolean }>()
 const emit = defineEmits<{ done: [heard: TakeIn] }>()
 const heard = reactive<TakeIn>({ ...props.start })
+
+const typed = ref('')
+const { data: known } = useClients(refDebounced(typed, 120))
+/** The client of that name from earlier visits, if it is one. */
+const found = computed(() => known.value?.find((c) => c.name === heard.client))
+const watches = computed(() => found.value?.watches ?? [])
+
+/** A client who was here before brings how they are reached along, unless something else was typed. */
+function seenBefore() {
+  if (found.value && !heard.contact) heard.contact = found.value.contact
+}
 </script>
 
 <template>
   <form class="form" @submit.prevent="emit('done', { ...heard })">
-    <v-text-field
+    <v-combobox
       v-model="heard.client"
+      v-model:search="typed"
+      :items="known ?? []"
+      item-title="name"
+      item-value="name"
+      :return-object="false"
+      no-filter
+      hide-no-data
+      menu-icon=""
       label="Client"
-      name="client"
+      data-field="client"
       autocomplete="off"
       :disabled="disabled"
       :error-messages="saidOf(error, '$.client')"
+      @update:model-value="seenBefore"
     />
     <v-text-field
       v-model="heard.contact"
@@ -27,11 +48,14 @@ const heard = reactive<TakeIn>({ ...props.start })
       :disabled="disabled"
       :error-messages="saidOf(error, '$.contact')"
     />
-    <v-text-field
+    <v-combobox
       v-model="heard.watch"
       class="wide"
+      :items="watches"
+      hide-no-data
+      menu-icon=""
       label="Watch"
-      name="watch"
+      data-field="watch"
       autocomplete="off"
       :disabled="disabled"
       :error-messages="saidOf(error, '$.watch')"
@@ -63,6 +87,14 @@ const heard = reactive<TakeIn>({ ...props.start })
       :error-messages="saidOf(error, '$.words')"
     />
     <v-text-field
+      v-model="heard.price"
+      label="Price agreed"
+      name="price"
+      autocomplete="off"
+      :disabled="disabled"
+      :error-messages="saidOf(error, '$.price')"
+    />
+    <v-text-field
       v-model="heard.by"
       label="Fitter’s initials"
       name="by"
@@ -86,7 +118,8 @@ const heard = reactive<TakeIn>({ ...props.start })
   grid-column: 1 / -1;
 }
 .act {
-  align-self: end;
+  grid-column: 1 / -1;
+  justify-self: start;
 }
 .refused {
   color: rgb(var(--v-theme-error));

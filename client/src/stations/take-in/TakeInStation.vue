@@ -2,6 +2,8 @@
 import { computed } from 'vue'
 import { useJob, type Job, type LoopSheet, type TakeIn } from '../../api/shop'
 import { asMoment } from '../../frame/days'
+import CameWithList from './CameWithList.vue'
+import ReferralForm from './ReferralForm.vue'
 import TakeInForm from './TakeInForm.vue'
 
 const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
@@ -13,6 +15,7 @@ const start = computed<TakeIn>(() => ({
   request: props.job.request,
   promised: props.job.promised,
   words: props.job.words,
+  price: props.job.priceCents === null ? '' : (props.job.priceCents / 100).toFixed(2),
   by: props.job.takenInBy,
 }))
 </script>
@@ -27,4 +30,8 @@ const start = computed<TakeIn>(() => ({
     @done="correct.mutate($event)"
   />
   <p class="quiet">Taken in {{ asMoment(job.takenInAt) }} by {{ job.takenInBy }}.</p>
+  <hr class="hairline" />
+  <CameWithList :job="job" />
+  <hr class="hairline" />
+  <ReferralForm :job="job" />
 </template>

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { useTakeInSheet, type Job } from '../../api/shop'
+import { cameWith } from './condition'
+
+const props = defineProps<{ job: Job }>()
+const { sheet, count } = useTakeInSheet(() => props.job.id)
+</script>
+
+<template>
+  <div>
+    <h2>What came with it</h2>
+    <ul>
+      <li v-for="line in sheet.data.value?.cameWith" :key="line.what">
+        <span>{{ cameWith[line.what] }}</span>
+        <button
+          v-if="!job.closedAt"
+          type="button"
+          :disabled="line.count === 0"
+          :aria-label="`One ${cameWith[line.what]} less`"
+          @click="count.mutate({ what: line.what, count: line.count - 1 })"
+        >
+          −
+        </button>
+        <span class="figure" :data-testid="`came-with-${line.what}`">{{ line.count }}</span>
+        <button
+          v-if="!job.closedAt"
+          type="button"
+          :disabled="line.count >= 99"
+          :aria-label="`One ${cameWith[line.what]} more`"
+          @click="count.mutate({ what: line.what, count: line.count + 1 })"
+        >
+          +
+        </button>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 4px 0 0;
+  padding: 0;
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 20px;
+}
+li {
+  display: grid;
+  grid-template-columns: 1fr 44px 2ch 44px;
+  align-items: center;
+  text-align: center;
+}
+li > :first-child {
+  text-align: left;
+}
+button {
+  background: none;
+  min-height: 44px;
+  font-size: 22px;
+}
+button:disabled {
+  opacity: 0.35;
+}
+</style>

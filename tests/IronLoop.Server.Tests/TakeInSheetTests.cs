@@ -1,0 +1,157 @@
+using System.Net;
+using System.Net.Http.Headers;
+using System.Text.Json.Nodes;
+using SkiaSharp;
+
+namespace IronLoop.Server.Tests;
+
+public sealed class TakeInSheetTests : IDisposable
+{
+    private readonly Shop _shop = new();
+
+    public void Dispose() => _shop.Dispose();
+
+    private async Task<long> TakeIn(string client = "Ada Moor", string? price = null) => (await _shop.Post("/api/jobs",
+        new { client, watch = "Ostwick pilot", request = "refit", promised = "2026-11-27", by = "mk", contact = "pier 2", price }, HttpStatusCode.Created))["id"]!.GetValue<long>();
+
+    private static byte[] Drawn(SKEncodedImageFormat format, int width, int height)
+    {
+        using var bitmap = new SKBitmap(width, height);
+        bitmap.Erase(SKColors.Teal);
+        using var image = SKImage.FromBitmap(bitmap);
+        return image.Encode(format, 90).ToArray();
+    }
+
+    private async Task<(HttpStatusCode Status, JsonNode Answer)> Photo(long id, byte[] bytes, string type = "image/png")
+    {
+        using var content = new ByteArrayContent(bytes);
+        content.Headers.ContentType = new MediaTypeHeaderValue(type);
+        var response = await _shop.Client.PostAsync($"/api/jobs/{id}/take-in/photos", content);
+        return (response.StatusCode, JsonNode.Parse(await response.Content.ReadAsStringAsync())!);
+    }
+
+    [Fact]
+    public async Task Marks_and_what_came_along_survive_a_restart()
+    {
+        var id = await TakeIn();
+        await _shop.Post($"/api/jobs/{id}/take-in/marks", new { place = "bezelThree", kind = "scratch", note = "fine" });
+        await _shop.Post($"/api/jobs/{id}/take-in/marks", new { place = "clasp", kind = "stiffClasp" });
+        await _shop.Put($"/api/jobs/{id}/take-in/came-with", new { what = "looseLinks", count = 3 });
+        await _shop.Put($"/api/jobs/{id}/take-in/came-with", new { what = "box", count = 1 });
+        await _shop.Put($"/api/jobs/{id}/take-in/came-with", new { what = "box", count = 0 });
+
+        using var later = new Shop(folder: _shop.Folder);
+        var sheet = await later.Get($"/api/jobs/{id}/take-in");
+        sheet["marks"]!.AsArray().Select(m => $"{m!["place"]} {m["kind"]} {m["note"]}").ShouldBe(["bezelThree scratch fine", "clasp stiffClasp "]);
+        sheet["cameWith"]!.AsArray().Where(l => l!["count"]!.GetValue<int>() > 0).Select(l => $"{l!["what"]} {l["count"]}").ShouldBe(["looseLinks 3"]);
+        var mark = sheet["marks"]![0]!["id"]!.GetValue<long>();
+        (await later.Send(HttpMethod.Delete, $"/api/jobs/{id}/take-in/marks/{mark}", null))["marks"]!.AsArray().Count.ShouldBe(1);
+        await later.Send(HttpMethod.Delete, $"/api/jobs/{id}/take-in/marks/{mark}", null, HttpStatusCode.NotFound);
+    }
+
+    [Theory]
+    [InlineData("came-with", """{"what":"box","count":100}""", "$.count", "allowed is 0 to 99")]
+    [InlineData("came-with", """{"what":"cake","count":1}""", "$.what", "one of box, papers, oldBand")]
+    public async Task A_count_that_cannot_be_is_refused(string call, string body, string path, string said)
+    {
+        var id = await TakeIn();
+        (await _shop.Put($"/api/jobs/{id}/take-in/{call}", body, HttpStatusCode.BadRequest))["errors"]![path]![0]!.GetValue<string>().ShouldContain(said);
+    }
+
+    [Theory]
+    [InlineData(SKEncodedImageFormat.Png, "image/png")]
+    [InlineData(SKEncodedImageFormat.Jpeg, "image/jpeg")]
+    public async Task A_photo_is_kept_by_its_content_with_a_small_copy(SKEncodedImageFormat format, string type)
+    {
+        var id = await TakeIn();
+        var bytes = Drawn(format, 1200, 600);
+        // Whatever the sender calls it.
+        var (status, sheet) = await Photo(id, bytes, "text/plain");
+        status.ShouldBe(HttpStatusCode.OK);
+        var photo = sheet["photos"]![0]!;
+        photo["type"]!.GetValue<string>().ShouldBe(type);
+
+        (await _shop.Client.GetByteArrayAsync(photo["href"]!.GetValue<string>())).ShouldBe(bytes);
+        using var small = SKBitmap.Decode(await _shop.Client.GetByteArrayAsync(photo["thumbnailHref"]!.GetValue<string>()));
+        (small.Width, small.Height).ShouldBe((240, 120));
+
+        await _shop.Send(HttpMethod.Delete, $"/api/jobs/{id}/take-in/photos/{photo["id"]}", null);
+        (await _shop.Client.GetAsync(photo["href"]!.GetValue<string>())).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public async Task A_wrong_broken_or_huge_photo_is_refused_with_the_reason_and_nothing_is_kept()
+    {
+        var id = await TakeIn();
+        var good = Drawn(SKEncodedImageFormat.Png, 400, 300);
+        foreach (var (bytes, said) in ((byte[], string)[])
+            [([], "Nothing was sent"), ("%PDF-1.7"u8.ToArray(), "neither PNG nor JPEG"), (good[..60], "broken"), ([0xFF, 0xD8, 0xFF, 0xE0, 1, 2, 3], "broken")])
+        {
+            var (status, problem) = await Photo(id, bytes);
+            status.ShouldBe(HttpStatusCode.BadRequest);
+            problem["title"]!.GetValue<string>().ShouldContain(said);
+        }
+        var (tooLarge, answer) = await Photo(id, new byte[10 * 1024 * 1024 + 1]);
+        tooLarge.ShouldBe(HttpStatusCode.RequestEntityTooLarge);
+        answer["title"]!.GetValue<string>().ShouldContain("10 MB");
+        (await _shop.Get($"/api/jobs/{id}/take-in"))["photos"]!.AsArray().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task A_referred_job_is_not_worked_on_until_it_is_taken_back()
+    {
+        var id = await TakeIn();
+        var sheet = await _shop.Put($"/api/jobs/{id}/take-in/referral", new { reasons = new[] { "waterInside", "crownLoose" }, referred = true });
+        sheet["note"]!.GetValue<string>().ShouldContain("water inside");
+        sheet["note"]!.GetValue<string>().ShouldContain("crown is loose");
+        (await _shop.Get("/api/jobs"))[0]!["referred"]!.GetValue<bool>().ShouldBeTrue();
+        (await _shop.Put($"/api/jobs/{id}/match", new { bandId = 1 }, HttpStatusCode.Conflict))["title"]!.GetValue<string>().ShouldContain("referred to a watchmaker");
+        (await _shop.Get("/api/log?words=watchmaker")).AsArray().Count.ShouldBe(1);
+
+        await _shop.Put($"/api/jobs/{id}/take-in/referral", new { reasons = Array.Empty<string>(), referred = false });
+        await _shop.Put($"/api/jobs/{id}/match", new { bandId = 1 }, HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public async Task Clients_are_found_by_the_beginning_of_any_word_of_their_name()
+    {
+        await TakeIn("Ada Moor");
+        await TakeIn("Morwen Adair");
+        await TakeIn("Bo_b Lind");
+        async Task<string> Found(string typed) =>
+            string.Join(", ", (await _shop.Get($"/api/clients?typed={Uri.EscapeDataString(typed)}")).AsArray().Select(c => c!["name"]!.GetValue<string>()));
+        (await Found("ad")).ShouldBe("Morwen Adair, Ada Moor");
+        (await Found("moo")).ShouldBe("Ada Moor");
+        (await Found("o_b")).ShouldBe("", "an underscore is a character, not a wildcard");
+        (await _shop.Get("/api/clients?typed=ada%20m"))[0]!["watches"]!.AsArray().Select(w => w!.GetValue<string>()).ShouldBe(["Ostwick pilot"]);
+    }
+
+    [Theory]
+    [InlineData("31,50", 3_150)]
+    [InlineData("0", 0)]
+    [InlineData("", null)]
+    public async Task The_price_agreed_is_kept_in_cents(string typed, int? cents) =>
+        (await _shop.Get($"/api/jobs/{await TakeIn(price: typed)}"))["priceCents"]?.GetValue<int?>().ShouldBe(cents);
+
+    [Theory]
+    [InlineData("-3")]
+    [InlineData("1.234")]
+    [InlineData("free")]
+    public async Task A_price_that_is_none_is_refused(string price)
+    {
+        var problem = await _shop.Post("/api/jobs",
+            new { client = "A", watch = "B", request = "refit", promised = "2026-11-27", by = "MK", price }, HttpStatusCode.BadRequest);
+        problem["errors"]!["$.price"]![0]!.GetValue<string>().ShouldContain("at most two decimals");
+    }
+
+    [Fact]
+    public async Task The_rack_is_found_by_client_watch_tag_and_fitter()
+    {
+        var (ada, _) = (await TakeIn("Ada Moor"), await TakeIn("Bran Tull"));
+        (await _shop.Get("/api/jobs?words=moor%20ostwick")).AsArray().Count.ShouldBe(1);
+        (await _shop.Get($"/api/jobs?words={ada}")).AsArray().ShouldContain(t => t!["id"]!.GetValue<long>() == ada);
+        (await _shop.Get("/api/jobs?by=MK")).AsArray().Count.ShouldBe(2);
+        (await _shop.Get("/api/jobs?by=ZZ")).AsArray().ShouldBeEmpty();
+        (await _shop.Get("/api/fitters")).AsArray().Select(f => f!.GetValue<string>()).ShouldBe(["MK"]);
+    }
+}
