@@ -103,6 +103,7 @@ const fields = [
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 8px 24px;
+  align-items: start;
 }
 .wide {
   grid-column: 1 / -1;

@@ -56,6 +56,8 @@ li > :first-child {
 }
 button {
   background: none;
+  border: 1px solid rgb(var(--v-theme-hairline));
+  border-radius: 2px;
   min-height: 44px;
   font-size: 22px;
 }

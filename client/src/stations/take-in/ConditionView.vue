@@ -238,7 +238,9 @@ li {
   align-items: center;
   border-top: 1px solid rgb(var(--v-theme-hairline));
 }
+
 .drop {
+  border: 0;
   min-width: 44px;
   min-height: 44px;
   font-size: 22px;
