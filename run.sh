@@ -29,7 +29,8 @@ esac
 
 mkdir -p .build
 if stale .build/app src client scripts Directory.Build.props Directory.Packages.props global.json \
-  || [ ! -e client/dist/index.html ] || [ ! -e src/IronLoop.Server/bin/Release/net10.0/IronLoop.Server ]; then
+  || [ ! -e client/dist/index.html ] || [ ! -e src/IronLoop.Server/bin/Release/net10.0/IronLoop.Server ] \
+  || [ ! -e src/IronLoop.StandIns/bin/Release/net10.0/IronLoop.StandIns ]; then
   need_tools
   say "Building; the first time takes a minute or two."
   client_packages
@@ -38,5 +39,9 @@ if stale .build/app src client scripts Directory.Build.props Directory.Packages.
   touch .build/app
 fi
 switches=(--port "$port" --data "$data" --web client/dist)
-[ "$demo" -eq 1 ] && switches+=(--demo)
+if [ "$demo" -eq 1 ]; then
+  # The stand-in caliper comes with the demo: its panel one port up, its line two. It ends when the server does.
+  switches+=(--demo --stand-ins $((port + 1)))
+  src/IronLoop.StandIns/bin/Release/net10.0/IronLoop.StandIns --port $((port + 1)) --while $$ >/dev/null &
+fi
 exec src/IronLoop.Server/bin/Release/net10.0/IronLoop.Server "${switches[@]}"

@@ -42,6 +42,7 @@ client_packages() {
 # The server is built first: its build writes the document that the client's types come from.
 build_server() {
   dotnet build src/IronLoop.Server -c Release --verbosity quiet -clp:NoSummary >&2
+  dotnet build src/IronLoop.StandIns -c Release --verbosity quiet -clp:NoSummary >&2
 }
 
 build_client() {

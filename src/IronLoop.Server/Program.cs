@@ -4,6 +4,7 @@ using IronLoop.Server.Bench;
 using IronLoop.Server.Clasp;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Demo;
+using IronLoop.Server.Devices;
 using IronLoop.Server.Fit;
 using IronLoop.Server.Gauge;
 using IronLoop.Server.HandOver;
@@ -41,6 +42,9 @@ builder.Services.AddExceptionHandler<Problems>();
 builder.Services.AddResponseCompression(compression => compression.EnableForHttps = false);
 builder.Services.Configure<GzipCompressionProviderOptions>(gzip => gzip.Level = System.IO.Compression.CompressionLevel.Optimal);
 builder.Services.AddSingleton(TimeProvider.System);
+builder.Services.AddSingleton(switches);
+builder.Services.AddSingleton<CaliperFeed>();
+builder.Services.AddSingleton<CaliperListener>();
 
 // The document generator starts the application at build time, to read its routes; it must not touch a shop's file.
 var startedBy = Assembly.GetEntryAssembly();
@@ -48,6 +52,7 @@ var isRealStart = startedBy?.GetName().Name != "GetDocument.Insider";
 if (isRealStart)
 {
     builder.Services.AddSingleton(services => ShopFile.Open(services.GetRequiredService<IConfiguration>()["data"] ?? switches.Data));
+    builder.Services.AddHostedService(services => services.GetRequiredService<CaliperListener>());
 }
 else
 {
@@ -72,6 +77,9 @@ app.MapRack();
 app.MapTakeIn();
 app.MapTakeInSheet();
 app.MapGauge();
+app.MapThreeWays();
+app.MapOwnBracelet();
+app.MapCaliper();
 app.MapMatch();
 app.MapBands();
 app.MapClasp();

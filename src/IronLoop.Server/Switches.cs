@@ -11,14 +11,15 @@ namespace IronLoop.Server;
 /// <param name="Data">Folder of the shop's file.</param>
 /// <param name="Demo">Whether an empty shop is filled with the demo.</param>
 /// <param name="Web">Folder of the built client; null for wwwroot beside the program.</param>
+/// <param name="StandIns">Port of the stand-ins' panel, the caliper's line being one above; 0 when they were not started.</param>
 /// <param name="Rest">Everything else.</param>
-internal sealed record Switches(int Port, string Data, bool Demo, string? Web, string[] Rest)
+internal sealed record Switches(int Port, string Data, bool Demo, string? Web, int StandIns, string[] Rest)
 {
     public const int UsualPort = 5180;
 
     public static bool TryRead(string[] args, [NotNullWhen(true)] out Switches? switches, [NotNullWhen(false)] out string? why)
     {
-        var (port, data, demo, web) = (UsualPort, (string?)null, false, (string?)null);
+        var (port, data, demo, web, standIns) = (UsualPort, (string?)null, false, (string?)null, 0);
         var rest = new List<string>();
         (switches, why) = (null, null);
         for (var i = 0; i < args.Length; i++)
@@ -28,15 +29,17 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, s
                 case "--demo":
                     demo = true;
                     break;
-                case "--port" or "--data" or "--web" when i + 1 >= args.Length:
+                case "--port" or "--data" or "--web" or "--stand-ins" when i + 1 >= args.Length:
                     why = $"{args[i]} needs a value.";
                     return false;
-                case "--port":
-                    if (!int.TryParse(args[++i], NumberStyles.None, CultureInfo.InvariantCulture, out port) || port > 65_535)
+                case "--port" or "--stand-ins":
+                    var name = args[i];
+                    if (!int.TryParse(args[++i], NumberStyles.None, CultureInfo.InvariantCulture, out var number) || number > 65_535)
                     {
-                        why = $"--port is {args[i]}; allowed is 0 to 65535.";
+                        why = $"{name} is {args[i]}; allowed is 0 to 65535.";
                         return false;
                     }
+                    (port, standIns) = name == "--port" ? (number, standIns) : (port, number);
                     break;
                 case "--data":
                     data = args[++i];
@@ -49,7 +52,7 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, s
                     break;
             }
         }
-        switches = new Switches(port, data ?? (demo ? "data/demo" : "data/shop"), demo, web, [.. rest]);
+        switches = new Switches(port, data ?? (demo ? "data/demo" : "data/shop"), demo, web, standIns, [.. rest]);
         return true;
     }
 }

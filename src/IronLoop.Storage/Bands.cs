@@ -47,6 +47,30 @@ public static class Bands
             ("$step", clasp?.Step), ("$position", clasp?.Position),
             ("$buckle_piece", strap?.BucklePiece), ("$tail", strap?.Tail), ("$first_hole", strap?.FirstHole),
             ("$hole_pitch", strap?.HolePitch), ("$holes", strap?.Holes));
+        AddLinks(work, id, band);
+        return id;
+    }
+
+    /// <summary>Puts an owner's own bracelet, as it is known now, in place of what was known of it before.</summary>
+    public static void Replace(ShopWork work, long id, Band band)
+    {
+        var clasp = band.Clasp;
+        work.Execute(
+            """
+            UPDATE band SET width_um = $width, thickness_um = $thickness, family = $family, clasp_name = $clasp_name, clasp_twelve_um = $twelve,
+              clasp_six_um = $six, clasp_micro_side = $micro_side, clasp_positions = $positions, clasp_step_um = $step, clasp_position = $position
+            WHERE id = $id AND owner_client_id IS NOT NULL
+            """,
+            ("$id", id), ("$width", band.Facts.Width), ("$thickness", band.Thickness), ("$family", band.Facts.Family), ("$clasp_name", band.ClaspName),
+            ("$twelve", clasp?.Twelve), ("$six", clasp?.Six), ("$micro_side", clasp?.MicroSide), ("$positions", clasp?.Positions),
+            ("$step", clasp?.Step), ("$position", clasp?.Position));
+        work.Execute("DELETE FROM band_link WHERE band_id = $id", ("$id", id));
+        work.Execute("DELETE FROM band_spare WHERE band_id = $id", ("$id", id));
+        AddLinks(work, id, band);
+    }
+
+    private static void AddLinks(ShopWork work, long id, Band band)
+    {
         if (band.Links is { } links)
             foreach (var side in (Side[])[Side.Twelve, Side.Six])
                 for (var i = 0; i < links.On(side).Count; i++)
@@ -56,7 +80,6 @@ public static class Bands
         foreach (var spare in band.Spares)
             work.Execute("INSERT INTO band_spare (band_id, pitch_um, count) VALUES ($id, $pitch, $count)",
                 ("$id", id), ("$pitch", spare.Pitch), ("$count", spare.Count));
-        return id;
     }
 
     /// <summary>A band, or null when there is none of that number.</summary>

@@ -10,7 +10,7 @@ public sealed class JobTests : IDisposable
     public void Dispose() => _shop.Dispose();
 
     private static object Heard(string client = "Ada Moor", string promised = "2026-11-27") =>
-        new { client, watch = "Ostwick pilot", request = "takeLinksOut", promised, by = "mk", contact = "pier 2", words = "Too long by two fingers." };
+        new { client, watch = "Ostwick pilot", request = "changeStrap", promised, by = "mk", contact = "pier 2", words = "Too long by two fingers." };
 
     private async Task<long> TakeIn() => (await _shop.Post("/api/jobs", Heard(), HttpStatusCode.Created))["id"]!.GetValue<long>();
 
@@ -104,7 +104,7 @@ public sealed class JobTests : IDisposable
     [Theory]
     [InlineData("lugWidth", "nineteen", "is not a length")]
     [InlineData("lugWidth", "19.4 cm", "lugWidth is 194 mm; allowed is 6 to 40 mm.")]
-    [InlineData("wrist", "90", "wrist is 90 mm; allowed is 120 to 240 mm.")]
+    [InlineData("wrist", "50", "wrist is 50 mm; allowed is 60 to 320 mm.")]
     [InlineData("barRise", "-3", "allowed is -2 to 15 mm")]
     public async Task A_figure_is_refused_and_the_others_in_the_same_breath_are_not_half_stored(string field, string typed, string said)
     {

@@ -142,23 +142,6 @@ export interface paths {
     patch?: never
     trace?: never
   }
-  '/api/jobs/{id}/gauge': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    /** Takes figures as typed. */
-    patch: operations['gauge']
-    trace?: never
-  }
   '/api/bands': {
     parameters: {
       query?: never
@@ -398,6 +381,161 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/jobs/{id}/gauge': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The gauging sheet: what this job needs, its readings, and what is questioned. */
+    get: operations['gaugeSheet']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    /** Takes what is chosen, and figures as typed. */
+    patch: operations['gauge']
+    trace?: never
+  }
+  '/api/jobs/{id}/gauge/readings': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Adds a reading of one figure. */
+    post: operations['read']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/gauge/readings/{reading}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    post?: never
+    /** Drops a reading. */
+    delete: operations['dropReading']
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/gauge/{figure}/stands': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Says of a questioned figure that it is so. */
+    put: operations['letStand']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/gauge/try-on': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    /** The band on the wrist and its surplus. */
+    patch: operations['tryOn']
+    trace?: never
+  }
+  '/api/jobs/{id}/gauge/copy': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    /** A loop that already fits the same wrist. */
+    patch: operations['copy']
+    trace?: never
+  }
+  '/api/jobs/{id}/gauge/bracelet': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    /** The bracelet sheet, field by field. */
+    patch: operations['bracelet']
+    trace?: never
+  }
+  '/api/jobs/{id}/gauge/bracelet/{side}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** A side's row, link by link. */
+    put: operations['linkRow']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/caliper': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The caliper’s line as settled, and how it stands. */
+    get: operations['caliper']
+    /** Settles where the caliper’s lines come from. */
+    put: operations['settleCaliper']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/jobs/{id}/match': {
     parameters: {
       query?: never
@@ -613,6 +751,31 @@ export interface components {
       in: number[]
     }
     /** @enum {unknown} */
+    CaliperKind: 'none' | 'standIn' | 'tcp' | 'serial'
+    CaliperSource: {
+      kind: components['schemas']['CaliperKind']
+      /** @default 127.0.0.1 */
+      host: string
+      /**
+       * Format: int32
+       * @default 5182
+       */
+      port: number
+      /** @default /dev/ttyUSB0 */
+      serial: string
+      /**
+       * Format: int32
+       * @default 9600
+       */
+      baud: number
+    }
+    CaliperWire: {
+      source: components['schemas']['CaliperSource']
+      connected: boolean
+      says: string
+      standInPage: null | string
+    }
+    /** @enum {unknown} */
     CameWith: 'box' | 'papers' | 'oldBand' | 'looseLinks' | 'spareBars' | 'claspParts'
     CameWithWire: {
       what: components['schemas']['CameWith']
@@ -646,6 +809,18 @@ export interface components {
       name: string
       contact: string
       watches: string[]
+    }
+    CopySheet: {
+      loop: string
+      barToBar: string
+      barRise: string
+      thickness: string
+    }
+    CopyWire: {
+      loop?: null | string
+      barToBar?: null | string
+      barRise?: null | string
+      thickness?: null | string
     }
     /** @enum {unknown} */
     DamageKind: 'scratch' | 'dent' | 'bentLug' | 'missingBar' | 'wornStrap' | 'dirt' | 'stiffClasp'
@@ -726,6 +901,36 @@ export interface components {
       /** @description Millimetres, at most three decimals. */
       aboveMm: null | number
     }
+    GaugeLineWire: {
+      figure: components['schemas']['GaugedFigure']
+      name: string
+      of: components['schemas']['GaugedOf']
+      wanted: boolean
+      jaws: string
+      readings: components['schemas']['ReadingWire'][]
+      value: null | components['schemas']['FigureWire']
+      spread: null | string
+      question: null | string
+      stands: boolean
+    }
+    GaugeSheetWire: {
+      lines: components['schemas']['GaugeLineWire'][]
+      /** @enum {unknown} */
+      attachment:
+        'springBarDrilled' | 'springBarBlind' | 'fixedBar' | 'screwBar' | 'screwSlot' | 'ownShape' | null
+      /** @enum {unknown} */
+      caseShape: 'round' | 'flatSided' | null
+      family: null | string
+      /** @enum {unknown} */
+      wear: 'snug' | 'regular' | 'easy' | null
+      wrist: components['schemas']['WristWire']
+      ways: null | components['schemas']['WaysWire']
+      tryOn: components['schemas']['TryOnSheet']
+      copy: components['schemas']['CopySheet']
+      wristHistory: components['schemas']['WristVisitWire'][]
+      braceletWanted: boolean
+      bracelet: components['schemas']['OwnBraceletWire']
+    }
     GaugeWire: {
       lugWidth?: null | string
       /** @enum {unknown} */
@@ -738,7 +943,34 @@ export interface components {
       /** @enum {unknown} */
       wear?: 'snug' | 'regular' | 'easy' | null
       family?: null | string
+      /** @enum {unknown} */
+      caseShape?: 'round' | 'flatSided' | null
+      /** @enum {unknown} */
+      wornAt?: 'armSide' | 'onBone' | 'handSide' | null
+      /** @enum {unknown} */
+      season?: 'winter' | 'spring' | 'summer' | 'autumn' | null
     }
+    /** @enum {unknown} */
+    GaugedFigure:
+      | 'lugWidth'
+      | 'lugToLug'
+      | 'barToBar'
+      | 'barRise'
+      | 'caseHeight'
+      | 'barGap'
+      | 'lugHole'
+      | 'ownBar'
+      | 'slotHeight'
+      | 'bandWidth'
+      | 'bandEnd'
+      | 'bandThickness'
+      | 'claspEnd'
+      | 'linkPitch'
+      | 'wrist'
+      | 'wristWidth'
+      | 'wristDepth'
+    /** @enum {unknown} */
+    GaugedOf: 'watch' | 'band' | 'wrist'
     HandOverSheet: {
       done: string
       figures: string
@@ -844,6 +1076,9 @@ export interface components {
     }
     /** @enum {unknown} */
     LinkFate: 'fixed' | 'stays' | 'leaves' | 'joins'
+    LinkRowWire: {
+      links: components['schemas']['LinkWire'][]
+    }
     LinkWire: {
       /** @description Millimetres, at most three decimals. */
       pitchMm: number
@@ -926,6 +1161,12 @@ export interface components {
       kind: components['schemas']['DamageKind']
       note?: null | string
     }
+    NewReading: {
+      figure: components['schemas']['GaugedFigure']
+      typed: string
+      /** @default false */
+      byLine: boolean
+    }
     /** @enum {unknown} */
     OutsideCraft:
       | 'caseMustBeOpened'
@@ -935,6 +1176,36 @@ export interface components {
       | 'crownLoose'
       | 'preciousMetal'
       | 'vintageAboveLimit'
+    OwnBraceletWire: {
+      twelve: string
+      six: string
+      spares: string
+      twelveWhyNot: null | string
+      sixWhyNot: null | string
+      sparesWhyNot: null | string
+      twelveLinks: components['schemas']['LinkWire'][]
+      sixLinks: components['schemas']['LinkWire'][]
+      /** @description Millimetres, at most three decimals. */
+      fullPitchMm: null | number
+      /** @description Millimetres, at most three decimals. */
+      halfPitchMm: null | number
+      halfPitch: string
+      claspName: string
+      claspTwelve: string
+      claspSix: string
+      microSide: components['schemas']['Side']
+      /** Format: int32 */
+      positions: number
+      step: string
+      /** Format: int32 */
+      position: number
+      /** @enum {unknown} */
+      fastener: 'splitPin' | 'pinWithTube' | 'screw' | 'screwInTube' | 'springBar' | null
+      benchLength: string
+      lengthNow: null | string
+      missing: string[]
+      question: null | string
+    }
     PhotoWire: {
       /** Format: int64 */
       id: number
@@ -1021,6 +1292,15 @@ export interface components {
       largestGapMm: null | number
       gapAtTarget: null | components['schemas']['GapWire']
     }
+    ReadingWire: {
+      /** Format: int64 */
+      id: number
+      /** @description Millimetres, at most three decimals. */
+      mm: number
+      text: string
+      byLine: boolean
+      earlier: boolean
+    }
     ReferralWire: {
       reasons: components['schemas']['OutsideCraft'][]
       referred: boolean
@@ -1060,6 +1340,8 @@ export interface components {
       looser: components['schemas']['RulerWire']
     }
     /** @enum {unknown} */
+    Season: 'winter' | 'spring' | 'summer' | 'autumn'
+    /** @enum {unknown} */
     Side: 'twelve' | 'six'
     SpareWire: {
       /** @description Millimetres, at most three decimals. */
@@ -1090,6 +1372,10 @@ export interface components {
       /** Format: int32 */
       holes: number
     }
+    /** @enum {unknown} */
+    SurplusBy: 'millimetres' | 'linksPinched' | 'gap'
+    /** @enum {unknown} */
+    SurplusOver: 'zeroEase' | 'comfort'
     TagWire: {
       /** Format: int64 */
       id: number
@@ -1140,11 +1426,71 @@ export interface components {
     TickWire: {
       done: boolean
     }
+    TryOnSheet: {
+      by: components['schemas']['SurplusBy']
+      over: components['schemas']['SurplusOver']
+      amount: string
+      loop: string
+      thickness: string
+      pitch: string
+      wedge: string
+      loopNow: string
+    }
+    TryOnWire: {
+      /** @enum {unknown} */
+      by?: 'millimetres' | 'linksPinched' | 'gap' | null
+      /** @enum {unknown} */
+      over?: 'zeroEase' | 'comfort' | null
+      amount?: null | string
+      loop?: null | string
+      thickness?: null | string
+      pitch?: null | string
+      wedge?: null | string
+    }
     /** @enum {unknown} */
     Verdict: 'fits' | 'compromise' | 'unknown' | 'work' | 'no'
+    /** @enum {unknown} */
+    Way: 'measured' | 'tryOn' | 'copy'
+    WayWire: {
+      way: components['schemas']['Way']
+      /** Format: double */
+      neededMm: number
+      /** Format: double */
+      sigmaMm: number
+      disagrees: boolean
+    }
+    WaysWire: {
+      ways: components['schemas']['WayWire'][]
+      /** Format: double */
+      neededMm: number
+      /** Format: double */
+      sigmaMm: number
+      says: null | string
+    }
     WorkWire: {
       what: string
       reversible: boolean
+    }
+    WristVisitWire: {
+      /** Format: int64 */
+      jobId: number
+      /** Format: date */
+      day: string
+      /** @description Millimetres, at most three decimals. */
+      mm: number
+      season: components['schemas']['Season']
+      /** @enum {unknown} */
+      wear: 'snug' | 'regular' | 'easy' | null
+      here: boolean
+    }
+    WristWire: {
+      /** @enum {unknown} */
+      wornAt: 'armSide' | 'onBone' | 'handSide' | null
+      season: components['schemas']['Season']
+      seasonAssumed: boolean
+      /** Format: double */
+      aspect: number
+      aspectAssumed: boolean
     }
   }
   responses: never
@@ -1428,59 +1774,6 @@ export interface operations {
         }
         content: {
           'application/json': components['schemas']['ClientWire'][]
-        }
-      }
-    }
-  }
-  gauge: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['GaugeWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
         }
       }
     }
@@ -1997,6 +2290,401 @@ export interface operations {
         }
         content: {
           'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  gaugeSheet: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['GaugeSheetWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  gauge: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['GaugeWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['JobWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  read: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewReading']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['GaugeSheetWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  dropReading: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+        reading: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['GaugeSheetWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  letStand: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+        figure: string
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['GaugeSheetWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  tryOn: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['TryOnWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['GaugeSheetWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  copy: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CopyWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['GaugeSheetWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  bracelet: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BraceletWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['GaugeSheetWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  linkRow: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+        side: string
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LinkRowWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['GaugeSheetWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  caliper: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['CaliperWire']
+        }
+      }
+    }
+  }
+  settleCaliper: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CaliperSource']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['CaliperWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
         }
       }
     }

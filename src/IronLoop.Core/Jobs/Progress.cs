@@ -9,13 +9,18 @@ namespace IronLoop.Core.Jobs;
 /// <param name="Steps">Bench steps in all; nought before a plan is agreed.</param>
 /// <param name="Closed">Handed over.</param>
 /// <param name="Referred">Referred to a watchmaker.</param>
-public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, bool PlanAgreed, int StepsDone, int Steps, bool Closed, bool Referred = false)
+/// <param name="Request">What is asked for: it decides what has to be gauged.</param>
+public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, bool PlanAgreed, int StepsDone, int Steps, bool Closed, bool Referred = false, Request Request = Request.SomethingElse)
 {
+    private IReadOnlyList<string> Missing => Figures.Missing(Request);
+
+    private IReadOnlyList<string> Questioned => [.. GaugeSheet.Questioned(Figures).Select(f => FigureKind.For(f).Name)];
+
     /// <summary>Whether a station's work is done.</summary>
     public bool Done(Station station) => station switch
     {
         Station.TakeIn => true,
-        Station.Gauge => Figures.Missing().Count == 0,
+        Station.Gauge => Missing.Count == 0 && Questioned.Count == 0,
         Station.Match => BandChosen,
         Station.Clasp => BandChosen && ClaspKept,
         Station.Size => PlanAgreed,
@@ -33,18 +38,19 @@ public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, 
         Station.TakeIn => Closed ? "This job is handed over and in the log."
             : Referred ? "Referred to a watchmaker; nothing is worked on until it is taken back."
             : "Taken in. Correct anything here that was heard wrong.",
-        Station.Gauge => Figures.Missing() is { Count: > 0 } missing
-            ? $"Still to gauge: {string.Join(", ", missing)}."
-            : Figures.BarToBar is null || Figures.BarRise is null
+        Station.Gauge => Questioned is { Count: > 0 } questioned
+            ? $"Look again at {string.Join(", ", questioned)}{(Missing.Count > 0 ? $"; still to gauge: {string.Join(", ", Missing)}" : "")}."
+            : Missing is { Count: > 0 } missing ? $"Still to gauge: {string.Join(", ", missing)}."
+            : Figures.Assumed is { BarToBar: true } or { BarRise: true }
                 ? "All that is needed is known; bars and rise are assumed until measured."
                 : "All figures are measured.",
         Station.Match => BandChosen ? "A band is chosen; another can be, until bench work begins."
-            : Figures.Missing().Count > 0 ? $"Bands are judged by what is known; still to gauge: {string.Join(", ", Figures.Missing())}."
+            : Missing.Count > 0 ? $"Bands are judged by what is known; still to gauge: {string.Join(", ", Missing)}."
             : "Choose the band that goes on.",
         Station.Clasp => !BandChosen ? "Choose a band first; its clasp is looked at here."
             : ClaspKept ? "The clasp is looked at and kept." : "Look at the clasp the band closes with, and keep it.",
         Station.Size => !BandChosen ? "Choose a band first."
-            : Figures.Missing() is { Count: > 0 } gaps ? $"The plan waits for: {string.Join(", ", gaps)}."
+            : Missing is { Count: > 0 } gaps ? $"The plan waits for: {string.Join(", ", gaps)}."
             : PlanAgreed ? "The plan is agreed and on the bench." : "Look the plan over, change what you like, and take it to the bench.",
         Station.Bench => !PlanAgreed ? "Agree a plan at Size first."
             : StepsDone == Steps ? "All steps are done." : $"Step {StepsDone + 1} of {Steps} is next.",

@@ -57,9 +57,8 @@ public static class Sizing
     }
 
     private static LoopDrawing? Draw(Figures figures, Length pivotHeight, IReadOnlyList<LoopPiece> pieces, Length beforeCentre) =>
-        figures is { Wrist: { } wrist, Head: { } head }
-            ? LoopDrawing.Of(
-                WristSection.FromTape(wrist.ApproximateMillimetres, (double)NeededLength.AssumedAspect), head, pivotHeight, pieces, beforeCentre)
+        figures.Head is { } head && figures.WristToDraw(pivotHeight) is { } wrist
+            ? LoopDrawing.Of(wrist, head, pivotHeight, pieces, beforeCentre)
             : null;
 
     private static void Row(Side side, List<LoopPiece> pieces, Arrangement arrangement)

@@ -24,6 +24,16 @@ public enum Attachment
     OwnShape,
 }
 
+/// <summary>What the case is like where the band's end meets it.</summary>
+public enum CaseShape
+{
+    /// <summary>Round, as most cases are.</summary>
+    Round,
+
+    /// <summary>Straight between the lugs.</summary>
+    FlatSided,
+}
+
 /// <summary>What matching looks at of a watch. A figure nobody measured is null and makes its rule answer unknown.</summary>
 /// <param name="LugWidth">Clear distance between a pair of lugs, inside, at the bar.</param>
 /// <param name="Attachment">How it takes a band.</param>

@@ -55,16 +55,19 @@ internal sealed class Refusals
     }
 
     /// <summary>Reads a length as typed; empty means that it is not known.</summary>
-    public Length? Typed(string path, string? typed, AllowedLength allowed)
+    public Length? Typed(string path, string? typed, AllowedLength allowed, string? name = null)
     {
         if (string.IsNullOrWhiteSpace(typed))
             return null;
         if (!LengthText.TryParse(typed, out var length, out var why))
             Add(path, why);
         else if (!allowed.Holds(length))
-            Add(path, allowed.Refuse(NameOf(path), length));
+            Add(path, allowed.Refuse(name ?? NameOf(path), length));
         return length;
     }
+
+    /// <summary>Reads a length of a sheet that is stored field by field: left out it stays as it was, empty it is forgotten.</summary>
+    public Length? Changed(string path, string? typed, AllowedLength allowed, Length? before) => typed is null ? before : Typed(path, typed, allowed);
 
     public void ThrowIfAny(string title = "Some figures cannot be taken.")
     {

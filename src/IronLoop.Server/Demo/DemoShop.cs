@@ -3,6 +3,7 @@ using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 using IronLoop.Core.Tray;
+using IronLoop.Server.Devices;
 using IronLoop.Server.HandOver;
 using IronLoop.Server.Loop;
 using IronLoop.Server.Rack;
@@ -22,6 +23,7 @@ internal static class DemoShop
         using var work = shop.Begin();
         if (Clients.Count(work) > 0)
             return;
+        new CaliperSource(CaliperKind.StandIn).Settle(work);
         var day = new DemoDay(work, clock, DemoBands.Stock.ToDictionary(b => b.Article, b => Bands.Add(work, b)));
 
         // In the log already.
@@ -105,7 +107,9 @@ internal static class DemoShop
         string? lugWidth, Attachment attachment, string? lugToLug, string? wrist, WearPreference? wear, string? barToBar, string? barRise)
     {
         static Length? Read(string? typed) => typed is null ? null : LengthText.TryParse(typed, out var length, out var why) ? length : throw new FormatException(why);
-        return new Figures(Read(lugWidth), attachment, Read(lugToLug), Read(barToBar), Read(barRise), Read(wrist), wear, null);
+        return (Core.Jobs.Figures.None with { Attachment = attachment, Wear = wear })
+            .With(GaugedFigure.LugWidth, Read(lugWidth)).With(GaugedFigure.LugToLug, Read(lugToLug)).With(GaugedFigure.BarToBar, Read(barToBar))
+            .With(GaugedFigure.BarRise, Read(barRise)).With(GaugedFigure.Wrist, Read(wrist));
     }
 
     /// <summary>Works jobs through the stations with the same storage and core as the fitter's screens do.</summary>
@@ -135,7 +139,14 @@ internal static class DemoShop
         public void Refers(long job, params OutsideCraft[] reasons) =>
             TakeIns.Refer(work, job, reasons, Referral.Note(reasons), clock.GetUtcNow());
 
-        public void Gauge(long job, Figures figures) => Watches.Gauge(work, job, figures);
+        public void Gauge(long job, Figures figures)
+        {
+            var at = JobFile.Read(work, job).Job.TakenInAt;
+            foreach (var (figure, readings) in figures.Read)
+                foreach (var reading in readings.Each)
+                    Gaugings.Read(work, job, figure, reading, byLine: false, at);
+            Gaugings.Choose(work, job, figures);
+        }
 
         public void Choose(long job, string article) => Storage.Jobs.ChooseBand(work, job, stock[article]);
 

@@ -77,7 +77,7 @@ internal sealed record LoopSheet(
     public static LoopSheet Of(JobFile file)
     {
         var figures = file.Figures;
-        if (figures.Head is not { } head || figures.Wrist is not { } wrist || figures.Wear is null)
+        if (figures.Head is not { } head || !figures.WristIsKnown || figures.Wear is null)
             return Blank(file.Progress.Says(Station.Size));
         if (file.Target is not { } target || file.Need is not { } need)
             return Blank("The head's bars lie inside the band's path on this wrist; gauge bar-to-bar and rise again.");
@@ -178,7 +178,7 @@ internal sealed record LoopSheet(
         head.BarToBar,
         head.BarRise,
         file.Figures.LugToLug,
-        file.Figures.BarToBar is null || file.Figures.BarRise is null,
+        file.Figures.Assumed.BarToBar || file.Figures.Assumed.BarRise,
         file.Band is not null,
         file.Band?.Thickness ?? 2 * file.PivotHeight,
         [.. drawing.Pieces.Select(p => new PieceWire(

@@ -62,7 +62,7 @@ internal sealed record BandSheet(
         var facts = new BandFacts(
             Bracelet is null ? BandKind.TwoPiece : BandKind.LinkBracelet,
             Material,
-            Needed(refusals, "$.width", Width, Figures.AllowedLugWidth),
+            Needed(refusals, "$.width", Width, FigureKind.For(GaugedFigure.BandWidth).Allowed),
             Attaches,
             Bracelet?.SolidEnd,
             family.Length > 0 ? family : null);

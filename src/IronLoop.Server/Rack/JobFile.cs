@@ -49,7 +49,8 @@ internal sealed class JobFile
         Steps.Count(s => Ticks.Contains(s.Key)),
         Steps.Count,
         Job.ClosedAt is not null,
-        Job.ReferredAt is not null);
+        Job.ReferredAt is not null,
+        Job.Request);
 
     private static Length UsualPivotHeight => Length.FromMillimetres(1.75m);
 
@@ -60,7 +61,7 @@ internal sealed class JobFile
         var job = Storage.Jobs.Find(work, id) ?? throw RefusedException.NotFound($"There is no job with tag {id}.");
         return new JobFile(
             job,
-            Watches.FiguresOf(work, id),
+            Gaugings.Of(work, id),
             job.BandId is { } band ? Bands.Find(work, band) : null,
             Plans.Find(work, id),
             BenchTicks.Of(work, id));

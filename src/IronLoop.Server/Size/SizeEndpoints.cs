@@ -98,7 +98,7 @@ internal static class SizeEndpoints
     {
         using var work = shop.Begin();
         var (file, _, target) = Ready(work, id);
-        if (file.Figures.Missing() is { Count: > 0 } missing)
+        if (file.Figures.Missing(file.Job.Request) is { Count: > 0 } missing)
             throw RefusedException.Conflict($"The plan waits for: {string.Join(", ", missing)}.");
         Plans.Set(work, id, new StoredPlan(file.Arrangement()!, target.Length, clock.GetUtcNow()));
         file = JobFile.Read(work, id);

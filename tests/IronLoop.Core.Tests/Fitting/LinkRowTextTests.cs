@@ -31,4 +31,28 @@ public class LinkRowTextTests
         LinkRowText.TryParse(typed, out _, out var why).ShouldBeFalse();
         why.ShouldContain(said);
     }
+
+    [Theory]
+    [InlineData("7 full, 1 half, first 2 fixed", "2 fixed of 8.2; 5 of 8.2; 1 of 5")]
+    [InlineData("first 1 fixed; 3 full; 2 halves; last 1 fixed", "1 fixed of 8.2; 2 of 8.2; 1 of 5; 1 fixed of 5")]
+    [InlineData("2 fixed of 9; 6 full links", "2 fixed of 9; 6 of 8.2")]
+    [InlineData("2 fixed, 5 full", "2 fixed of 8.2; 5 of 8.2")]
+    [InlineData("2 full fixed, 5 full", "2 fixed of 8.2; 5 of 8.2")]
+    public void Full_and_half_stand_for_the_pitches_gauged(string typed, string printed)
+    {
+        LinkRowText.TryParse(typed, new NamedPitches(Length.FromMillimetres(8.2m), Length.FromMillimetres(5)), out var row, out var why).ShouldBeTrue(why);
+        LinkRowText.Print(row!).ShouldBe(printed);
+        LinkRowText.TryParse(printed, out var again, out _).ShouldBeTrue();
+        again.ShouldBe(row);
+    }
+
+    [Theory]
+    [InlineData("7 full, 1 half", "Gauge the pitch of a half link first")]
+    [InlineData("3 full, first 4 fixed", "4 of this side’s links should be fixed, but it has 3.")]
+    [InlineData("seven full", "is no group of links")]
+    public void A_row_that_cannot_be_is_refused(string typed, string said)
+    {
+        LinkRowText.TryParse(typed, new NamedPitches(Length.FromMillimetres(8.2m), null), out _, out var why).ShouldBeFalse();
+        why.ShouldNotBeNull().ShouldContain(said);
+    }
 }

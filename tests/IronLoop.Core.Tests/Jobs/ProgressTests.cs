@@ -7,10 +7,10 @@ namespace IronLoop.Core.Tests.Jobs;
 
 public class ProgressTests
 {
-    private static readonly Figures Nothing = new(null, null, null, null, null, null, null, null);
+    private static readonly Figures Nothing = Figures.None;
 
-    private static readonly Figures Known = new(
-        Mm(20), Attachment.SpringBarDrilled, Mm(48), null, null, Mm(170), WearPreference.Regular, null);
+    private static readonly Figures Known = (Nothing with { Attachment = Attachment.SpringBarDrilled, Wear = WearPreference.Regular })
+        .With(GaugedFigure.LugWidth, Mm(20)).With(GaugedFigure.LugToLug, Mm(48)).With(GaugedFigure.Wrist, Mm(170));
 
     [Fact]
     public void A_new_job_goes_to_gauge_and_says_what_is_missing()
@@ -33,7 +33,7 @@ public class ProgressTests
     {
         Known.Head.ShouldBe(new Head(Mm(44), Mm(3)));
         Known.Assumed.ShouldBe(new Assumed(Aspect: true, BarRise: true, BarToBar: true));
-        (Known with { BarToBar = Mm(43), BarRise = Mm(2) }).Head.ShouldBe(new Head(Mm(43), Mm(2)));
+        Known.With(GaugedFigure.BarToBar, Mm(43)).With(GaugedFigure.BarRise, Mm(2)).Head.ShouldBe(new Head(Mm(43), Mm(2)));
     }
 
     [Fact]
@@ -49,7 +49,25 @@ public class ProgressTests
     public void Lugs_longer_than_the_wrist_is_wide_overhang()
     {
         Known.LugsOverhang.ShouldBeFalse();
-        (Known with { Wrist = Mm(125), LugToLug = Mm(48) }).LugsOverhang.ShouldBeTrue();
+        Known.With(GaugedFigure.Wrist, Mm(125)).LugsOverhang.ShouldBeTrue();
+    }
+
+    [Fact]
+    public void A_questioned_figure_holds_the_station_open_until_it_is_looked_at_again()
+    {
+        var wide = Known.With(GaugedFigure.LugWidth, Mm(32));
+        var progress = new Progress(wide, false, false, false, 0, 0, false);
+        progress.Done(Station.Gauge).ShouldBeFalse();
+        progress.Says(Station.Gauge).ShouldBe("Look again at lug width.");
+        (progress with { Figures = wide with { Stands = new HashSet<GaugedFigure> { GaugedFigure.LugWidth } } }).Done(Station.Gauge).ShouldBeTrue();
+    }
+
+    [Fact]
+    public void An_owner_s_own_bracelet_needs_no_lug_width()
+    {
+        var figures = Known.With(GaugedFigure.LugWidth, null);
+        figures.Missing(Request.TakeLinksOut).ShouldBeEmpty();
+        figures.Missing(Request.ChangeStrap).ShouldBe(["lug width"]);
     }
 
     private static Length Mm(decimal millimetres) => Length.FromMillimetres(millimetres);

@@ -1,0 +1,96 @@
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Jobs;
+
+/// <summary>The owner's own bracelet as its sheet has it so far; null where nothing was entered.</summary>
+/// <param name="Twelve">The 12 side in a fitter's words, such as <c>7 full, 1 half, first 2 fixed</c>.</param>
+/// <param name="Six">The 6 side.</param>
+/// <param name="Spares">Loose links that came along, in the same words.</param>
+/// <param name="HalfPitch">Pitch of a half link.</param>
+/// <param name="ClaspName">What it closes with.</param>
+/// <param name="ClaspTwelve">From the last 12-side pivot to the clasp's centre, at its tightest.</param>
+/// <param name="ClaspSix">From the clasp's centre to the last 6-side pivot.</param>
+/// <param name="MicroSide">The side that carries the micro-adjust.</param>
+/// <param name="Positions">Micro positions; one when it has none.</param>
+/// <param name="Step">What each adds.</param>
+/// <param name="Position">The position it stands in, from 1, the tightest.</param>
+/// <param name="Fastener">What joins its links.</param>
+/// <param name="BenchLength">The whole length as measured along the bench.</param>
+public sealed record OwnBracelet(
+    string Twelve = "",
+    string Six = "",
+    string Spares = "",
+    Length? HalfPitch = null,
+    string ClaspName = "fold-over",
+    Length? ClaspTwelve = null,
+    Length? ClaspSix = null,
+    Side MicroSide = Side.Twelve,
+    int Positions = 1,
+    Length? Step = null,
+    int Position = 1,
+    Fastener? Fastener = null,
+    Length? BenchLength = null)
+{
+    /// <summary>Thickness of a metal band that is assumed until measured: the pivots then lie 1.75 mm above the skin.</summary>
+    public static readonly Length AssumedThickness = Length.FromMillimetres(3.5m);
+
+    /// <summary>The rows as read with the pitches gauged; a row that cannot be read yet is empty.</summary>
+    public Bracelet Rows(Figures figures) => new(Row(Twelve, figures), Row(Six, figures));
+
+    /// <summary>Why a row cannot be read; null when it can.</summary>
+    public string? WhyNot(string row, Figures figures) => LinkRowText.TryParse(row, Pitches(figures), out _, out var why) ? null : why;
+
+    /// <summary>The clasp, when its two lengths are known.</summary>
+    public BraceletClasp? Clasp =>
+        ClaspTwelve is { } twelve && ClaspSix is { } six && (Positions == 1 || Step is not null)
+            ? new BraceletClasp(twelve, six, MicroSide, Positions, Positions == 1 ? Length.Zero : Step ?? Length.Zero, Math.Min(Position, Positions) - 1)
+            : null;
+
+    /// <summary>Its length as it is now, by its sheet; null while links or clasp are unknown.</summary>
+    public Length? LengthNow(Figures figures) =>
+        Clasp is { } clasp && Rows(figures) is { } rows && rows.Twelve.Count + rows.Six.Count > 0 ? Fitting.BenchLength.Of(rows, clasp) : null;
+
+    /// <summary>What is still wanted before the bracelet can be planned with, in the order the tool is moved.</summary>
+    public IReadOnlyList<string> Missing(Figures figures)
+    {
+        var missing = new List<string>();
+        var rows = Rows(figures);
+        if (Twelve.Length + Six.Length == 0) missing.Add("the links");
+        else if (rows.Twelve.Count + rows.Six.Count == 0 || WhyNot(Twelve, figures) is not null || WhyNot(Six, figures) is not null || WhyNot(Spares, figures) is not null) missing.Add("a link pitch");
+        if (ClaspTwelve is null || ClaspSix is null) missing.Add("the clasp’s two lengths");
+        if (Positions > 1 && Step is null) missing.Add("the micro-adjust’s step");
+        if (Width(figures) is null) missing.Add("band width");
+        return missing;
+    }
+
+    /// <summary>The band it comes to; null while anything is missing.</summary>
+    public Band? Band(Figures figures)
+    {
+        if (Missing(figures).Count > 0 || Clasp is not { } clasp || Width(figures) is not { } width)
+            return null;
+        var spares = Row(Spares, figures).GroupBy(l => l.Pitch).Select(g => new SpareLinks(g.Key, g.Count())).ToList();
+        return new Band(
+            new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, width, BandAttachment.LooseBar, SolidEnd: null, figures.Family),
+            figures[GaugedFigure.BandThickness] ?? AssumedThickness,
+            ClaspName,
+            Rows(figures),
+            spares,
+            clasp,
+            Strap: null);
+    }
+
+    /// <summary>What the bench length says against the sheet; null when they agree or either is not known.</summary>
+    public string? Question(Figures figures) =>
+        BenchLength is { } measured && Clasp is { } clasp && Rows(figures) is { } rows && rows.Twelve.Count + rows.Six.Count > 0
+            ? Fitting.BenchLength.Question(rows, clasp, measured)
+            : null;
+
+    private static Length? Width(Figures figures) => figures[GaugedFigure.BandWidth] ?? figures[GaugedFigure.LugWidth];
+
+    private NamedPitches Pitches(Figures figures) => new(figures[GaugedFigure.LinkPitch], HalfPitch);
+
+    private IReadOnlyList<Link> Row(string text, Figures figures) =>
+        LinkRowText.TryParse(text, Pitches(figures), out var row, out _) ? row : [];
+}

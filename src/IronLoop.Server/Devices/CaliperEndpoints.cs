@@ -1,0 +1,48 @@
+using System.Net.ServerSentEvents;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Devices;
+
+/// <summary>The caliper's line as settled, and how it stands.</summary>
+/// <param name="StandInPage">Where the stand-in's panel is, when the program was started with one.</param>
+internal sealed record CaliperWire(CaliperSource Source, bool Connected, string Says, string? StandInPage);
+
+/// <summary>The caliper: its line, and its readings as they come.</summary>
+internal static class CaliperEndpoints
+{
+    public static void MapCaliper(this IEndpointRouteBuilder routes)
+    {
+        var caliper = routes.MapGroup("/api/caliper").WithTags("devices");
+        caliper.MapGet("", (ShopFile shop, CaliperFeed feed, Switches switches) =>
+        {
+            using var work = shop.Look();
+            return Wire(CaliperSource.Find(work), feed, switches);
+        }).WithName("caliper").WithSummary("The caliper’s line as settled, and how it stands.");
+        caliper.MapPut("", Settle).WithName("settleCaliper").WithSummary("Settles where the caliper’s lines come from.").ProducesValidationProblem();
+        caliper.MapGet("/stream", (CaliperFeed feed, IHostApplicationLifetime life, CancellationToken gone) => TypedResults.ServerSentEvents(Stream(feed, life, gone)))
+            .WithName("caliperStream").WithSummary("Readings as they come, as server-sent events.").ExcludeFromDescription();
+    }
+
+    private static CaliperWire Settle(CaliperSource source, ShopFile shop, CaliperFeed feed, CaliperListener listener, Switches switches)
+    {
+        using (var work = shop.Begin())
+        {
+            source.Checked().Settle(work);
+            work.Keep();
+        }
+        listener.SettledAnew();
+        return Wire(source, feed, switches);
+    }
+
+    private static async IAsyncEnumerable<SseItem<CaliperWord>> Stream(
+        CaliperFeed feed, IHostApplicationLifetime life, [System.Runtime.CompilerServices.EnumeratorCancellation] CancellationToken gone)
+    {
+        // An open stream would hold up the server's own stop.
+        using var until = CancellationTokenSource.CreateLinkedTokenSource(gone, life.ApplicationStopping);
+        await foreach (var word in feed.Listen(until.Token))
+            yield return new SseItem<CaliperWord>(word);
+    }
+
+    private static CaliperWire Wire(CaliperSource source, CaliperFeed feed, Switches switches) =>
+        new(source, feed.Line.Connected, feed.Line.Says, switches.StandIns > 0 ? $"http://127.0.0.1:{switches.StandIns}/" : null);
+}

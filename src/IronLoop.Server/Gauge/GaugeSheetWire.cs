@@ -1,0 +1,120 @@
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
+using IronLoop.Server.Rack;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Gauge;
+
+/// <summary>One reading.</summary>
+/// <param name="Earlier">Whether it was taken on an earlier visit and cannot be dropped here.</param>
+internal sealed record ReadingWire(long Id, Length Mm, string Text, bool ByLine, bool Earlier);
+
+/// <summary>One line of the gauging sheet.</summary>
+/// <param name="Wanted">Whether this job needs it; others can be gauged all the same.</param>
+/// <param name="Value">The mean of the readings, or what is assumed until there are any.</param>
+/// <param name="Spread">The largest less the smallest, with its unit; null below two readings.</param>
+/// <param name="Question">Why it is questioned.</param>
+internal sealed record GaugeLineWire(
+    GaugedFigure Figure, string Name, GaugedOf Of, bool Wanted, string Jaws, IReadOnlyList<ReadingWire> Readings, FigureWire? Value, string? Spread,
+    string? Question, bool Stands);
+
+/// <summary>The needed length by one way.</summary>
+internal sealed record WayWire(Way Way, double NeededMm, double SigmaMm, bool Disagrees);
+
+/// <summary>All ways together.</summary>
+internal sealed record WaysWire(IReadOnlyList<WayWire> Ways, double NeededMm, double SigmaMm, string? Says);
+
+/// <summary>The try-on as entered; lengths as the core prints them, empty where nothing was entered.</summary>
+internal sealed record TryOnSheet(SurplusBy By, SurplusOver Over, string Amount, string Loop, string Thickness, string Pitch, string Wedge, string LoopNow);
+
+/// <summary>The copied loop as entered.</summary>
+internal sealed record CopySheet(string Loop, string BarToBar, string BarRise, string Thickness);
+
+/// <summary>What is known of the wrist beside its figures.</summary>
+/// <param name="SeasonAssumed">Whether the season is merely that of the visit.</param>
+internal sealed record WristWire(WornAt? WornAt, Season Season, bool SeasonAssumed, decimal Aspect, bool AspectAssumed);
+
+/// <summary>A client's wrist on one visit.</summary>
+internal sealed record WristVisitWire(long JobId, DateOnly Day, Length Mm, Season Season, WearPreference? Wear, bool Here);
+
+/// <summary>The gauging sheet of a job.</summary>
+internal sealed record GaugeSheetWire(
+    IReadOnlyList<GaugeLineWire> Lines,
+    Attachment? Attachment,
+    CaseShape? CaseShape,
+    string? Family,
+    WearPreference? Wear,
+    WristWire Wrist,
+    WaysWire? Ways,
+    TryOnSheet TryOn,
+    CopySheet Copy,
+    IReadOnlyList<WristVisitWire> WristHistory,
+    bool BraceletWanted,
+    OwnBraceletWire Bracelet)
+{
+    public static GaugeSheetWire Read(ShopWork work, JobFile file)
+    {
+        var (job, figures) = (file.Job, file.Figures);
+        var wanted = GaugeSheet.Wanted(job.Request, figures.Attachment);
+        var readings = Gaugings.ReadingsOf(work, job.Id).ToLookup(r => r.Figure);
+        var head = figures.Head;
+        var note = Wrists.NoteOf(work, job.Id);
+        return new GaugeSheetWire(
+            [.. FigureKind.All.Select(kind => Line(kind, figures, head, wanted, job.Id, [.. readings[kind.Figure]]))],
+            figures.Attachment,
+            figures.CaseShape,
+            figures.Family,
+            figures.Wear,
+            new WristWire(
+                note.WornAt, note.Season ?? Seasons.Of(DateOnly.FromDateTime(job.TakenInAt.LocalDateTime)), note.Season is null,
+                figures.Aspect, figures.MeasuredAspect is null),
+            WaysOf(figures.Ways(file.PivotHeight)),
+            TryOnSheetOf(figures),
+            new CopySheet(Text(figures.Copy?.Loop), Text(figures.Copy?.BarToBar), Text(figures.Copy?.BarRise), Text(figures.Copy?.Thickness)),
+            [.. Wrists.HistoryOf(work, job.Client.Id).Select(v => new WristVisitWire(v.JobId, v.Day, v.Round, v.Season, v.Wear, v.JobId == job.Id))],
+            GaugeSheet.KeepsBand(job.Request),
+            OwnBraceletWire.Of(figures));
+    }
+
+    private static GaugeLineWire Line(
+        FigureKind kind, Figures figures, Head? head, IReadOnlyList<GaugedFigure> wanted, long jobId, IReadOnlyList<StoredReading> readings)
+    {
+        var assumed = kind.Figure switch
+        {
+            GaugedFigure.BarToBar => head?.BarToBar,
+            GaugedFigure.BarRise => head?.BarRise,
+            GaugedFigure.BandThickness => OwnBracelet.AssumedThickness,
+            _ => (Length?)null,
+        };
+        return new GaugeLineWire(
+            kind.Figure,
+            kind.Name,
+            kind.Of,
+            wanted.Contains(kind.Figure),
+            kind.Jaws,
+            [.. readings.Select(r => new ReadingWire(r.Id, r.Length, r.Length.ToString(), r.ByLine, r.JobId != jobId))],
+            FigureWire.Of(figures[kind.Figure] ?? assumed, figures[kind.Figure] is null),
+            readings.Count > 1 ? figures.Read[kind.Figure].Spread.ToString() : null,
+            GaugeSheet.Question(figures, kind.Figure),
+            figures.Stands?.Contains(kind.Figure) == true);
+    }
+
+    private static WaysWire? WaysOf(ThreeWays? ways) => ways is null ? null : new WaysWire(
+        [.. ways.Ways.Select(w => new WayWire(
+            w.Way, Math.Round(w.Need.Needed, 2), Math.Round(w.Need.Sigma, 2), ways.Disagreements.Any(d => d.One == w.Way || d.Other == w.Way)))],
+        Math.Round(ways.Together.Needed, 2),
+        Math.Round(ways.Together.Sigma, 2),
+        ways.Says);
+
+    private static TryOnSheet TryOnSheetOf(Figures figures)
+    {
+        var tried = figures.TryOn ?? new TryOn();
+        return new TryOnSheet(
+            tried.By, tried.Over, tried.Amount?.ToString("0.###", System.Globalization.CultureInfo.InvariantCulture) ?? "",
+            Text(tried.Loop), Text(tried.Thickness), Text(tried.Pitch), Text(tried.Wedge), Text(figures.Bracelet?.LengthNow(figures)));
+    }
+
+    private static string Text(Length? length) => length?.ToString() ?? "";
+}

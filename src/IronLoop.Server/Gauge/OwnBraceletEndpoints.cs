@@ -1,0 +1,121 @@
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Measuring;
+using IronLoop.Server.Contract;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Gauge;
+
+/// <summary>A link of a row, from case to clasp.</summary>
+internal sealed record LinkWire(Length PitchMm, bool Removable);
+
+/// <summary>A row entered link by link.</summary>
+internal sealed record LinkRowWire(IReadOnlyList<LinkWire> Links);
+
+/// <summary>The bracelet sheet, field by field: one left out stays as it was, an empty one is forgotten.</summary>
+internal sealed record BraceletWire(
+    string? Twelve = null, string? Six = null, string? Spares = null, string? HalfPitch = null, string? ClaspName = null, string? ClaspTwelve = null,
+    string? ClaspSix = null, Side? MicroSide = null, int? Positions = null, string? Step = null, int? Position = null, Fastener? Fastener = null,
+    string? BenchLength = null)
+{
+    public OwnBracelet Into(OwnBracelet before, Figures figures, Refusals refusals)
+    {
+        var half = refusals.Changed("$.halfPitch", HalfPitch, FitRanges.Pitch, before.HalfPitch);
+        var positions = Positions ?? before.Positions;
+        var position = Position ?? Math.Min(before.Position, Math.Max(1, positions));
+        refusals.Check("$.positions", FitRanges.Positions, positions);
+        refusals.Check("$.position", new AllowedNumber(1, Math.Max(1, positions)), position);
+        return before with
+        {
+            Twelve = Row("$.twelve", Twelve, before.Twelve, half, figures, refusals),
+            Six = Row("$.six", Six, before.Six, half, figures, refusals),
+            Spares = Row("$.spares", Spares, before.Spares, half, figures, refusals),
+            HalfPitch = half,
+            ClaspName = ClaspName is null ? before.ClaspName : refusals.Text("$.claspName", ClaspName, 80, required: true),
+            ClaspTwelve = refusals.Changed("$.claspTwelve", ClaspTwelve, FitRanges.ClaspSide, before.ClaspTwelve),
+            ClaspSix = refusals.Changed("$.claspSix", ClaspSix, FitRanges.ClaspSide, before.ClaspSix),
+            MicroSide = MicroSide ?? before.MicroSide,
+            Positions = positions,
+            Step = refusals.Changed("$.step", Step, FitRanges.Step, before.Step),
+            Position = position,
+            Fastener = Fastener ?? before.Fastener,
+            BenchLength = refusals.Changed("$.benchLength", BenchLength, TryOnWire.Loops, before.BenchLength),
+        };
+    }
+
+    /// <summary>A row may be said before its pitches are gauged: then only its words are looked at.</summary>
+    private static string Row(string path, string? typed, string before, Length? half, Figures figures, Refusals refusals)
+    {
+        if (typed is null)
+            return before;
+        var words = refusals.Text(path, typed, 200, required: false);
+        var stand = FitRanges.Pitch.Lowest;
+        if (!LinkRowText.TryParse(words, new NamedPitches(figures[GaugedFigure.LinkPitch] ?? stand, half ?? stand), out _, out var why))
+            refusals.Add(path, why);
+        return words;
+    }
+}
+
+/// <summary>The bracelet sheet as shown.</summary>
+/// <param name="Missing">What is still wanted before it can be planned with.</param>
+/// <param name="LengthNow">What the sheet adds up to.</param>
+/// <param name="Question">What the length along the bench says against it.</param>
+internal sealed record OwnBraceletWire(
+    string Twelve, string Six, string Spares, string? TwelveWhyNot, string? SixWhyNot, string? SparesWhyNot,
+    IReadOnlyList<LinkWire> TwelveLinks, IReadOnlyList<LinkWire> SixLinks,
+    Length? FullPitchMm, Length? HalfPitchMm, string HalfPitch, string ClaspName, string ClaspTwelve, string ClaspSix, Side MicroSide, int Positions, string Step,
+    int Position, Fastener? Fastener, string BenchLength, string? LengthNow, IReadOnlyList<string> Missing, string? Question)
+{
+    public static OwnBraceletWire Of(Figures figures)
+    {
+        var sheet = figures.Bracelet ?? new OwnBracelet();
+        var rows = sheet.Rows(figures);
+        return new OwnBraceletWire(
+            sheet.Twelve, sheet.Six, sheet.Spares, sheet.WhyNot(sheet.Twelve, figures), sheet.WhyNot(sheet.Six, figures), sheet.WhyNot(sheet.Spares, figures),
+            Links(rows.Twelve), Links(rows.Six),
+            figures[GaugedFigure.LinkPitch], sheet.HalfPitch, Text(sheet.HalfPitch), sheet.ClaspName, Text(sheet.ClaspTwelve), Text(sheet.ClaspSix),
+            sheet.MicroSide, sheet.Positions, Text(sheet.Step), sheet.Position, sheet.Fastener, Text(sheet.BenchLength),
+            sheet.LengthNow(figures)?.ToTenths(), sheet.Missing(figures), sheet.Question(figures));
+    }
+
+    private static LinkWire[] Links(IReadOnlyList<Link> row) => [.. row.Select(l => new LinkWire(l.Pitch, l.Removable))];
+
+    private static string Text(Length? length) => length?.ToString() ?? "";
+}
+
+/// <summary>The owner's own bracelet, entered by words or link by link.</summary>
+internal static class OwnBraceletEndpoints
+{
+    public static void MapOwnBracelet(this IEndpointRouteBuilder routes)
+    {
+        var bracelet = routes.MapGroup("/api/jobs/{id:long}/gauge/bracelet").WithTags("gauge");
+        bracelet.MapPatch("", (long id, BraceletWire typed, ShopFile shop, TimeProvider clock) => Change(id, shop, clock, typed.Into))
+            .WithName("bracelet").WithSummary("The bracelet sheet, field by field.").ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status409Conflict);
+        bracelet.MapPut("/{side}", SetRow).WithName("linkRow").WithSummary("A side's row, link by link.").ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status409Conflict);
+    }
+
+    private static GaugeSheetWire SetRow(long id, string side, LinkRowWire row, ShopFile shop, TimeProvider clock) =>
+        Change(id, shop, clock, (before, _, refusals) =>
+        {
+            if (!Enum.TryParse<Side>(side, ignoreCase: true, out var which) || !Enum.IsDefined(which))
+                throw RefusedException.NotFound($"A band has the sides twelve and six, not {side}.");
+            refusals.Check("$.links", FitRanges.LinksASide, row.Links.Count);
+            for (var i = 0; i < row.Links.Count; i++)
+                refusals.Check($"$.links[{i}].pitchMm", FitRanges.Pitch, row.Links[i].PitchMm);
+            var words = LinkRowText.Print([.. row.Links.Select(l => new Link(l.PitchMm, l.Removable))]);
+            return which == Side.Twelve ? before with { Twelve = words } : before with { Six = words };
+        });
+
+    private static GaugeSheetWire Change(
+        long id, ShopFile shop, TimeProvider clock, Func<OwnBracelet, Figures, Refusals, OwnBracelet> change) =>
+        GaugeEndpoints.Change(id, shop, clock, (work, file) =>
+        {
+            file.MustNotBeOnTheBench();
+            var refusals = new Refusals();
+            var sheet = change(file.Figures.Bracelet ?? new OwnBracelet(), file.Figures, refusals);
+            refusals.ThrowIfAny("The bracelet cannot be taken like this.");
+            OwnBracelets.Set(work, id, sheet, OwnBracelets.BandOf(work, id));
+        });
+}

@@ -1,0 +1,50 @@
+using System.Diagnostics;
+using System.Globalization;
+using IronLoop.StandIns.Calipers;
+
+// Usage: IronLoop.StandIns --port N [--while PID]
+//   --port N     the caliper's panel is on port N of the loopback address, its line on port N + 1
+//   --while PID  ends when that process ends
+var port = Option("--port", 5181);
+var parent = Option("--while", 0);
+
+var builder = WebApplication.CreateBuilder();
+builder.Logging.ClearProviders();
+builder.WebHost.UseUrls(string.Create(CultureInfo.InvariantCulture, $"http://127.0.0.1:{port}"));
+builder.Services.AddSingleton(new Caliper(new Random()));
+builder.Services.AddSingleton(new CaliperLine(port + 1, Console.Out));
+builder.Services.AddHostedService(services => services.GetRequiredService<CaliperLine>());
+var app = builder.Build();
+app.MapCaliperPanel();
+if (parent > 0)
+    _ = EndWith(parent, app.Lifetime);
+try
+{
+    await app.RunAsync();
+    return 0;
+}
+catch (Exception taken) when (taken is IOException or System.Net.Sockets.SocketException)
+{
+    await Console.Error.WriteLineAsync($"The stand-in caliper cannot start: {taken.Message}");
+    return 1;
+}
+
+int Option(string name, int usual)
+{
+    var at = Array.IndexOf(args, name);
+    return at >= 0 && at + 1 < args.Length && int.TryParse(args[at + 1], NumberStyles.None, CultureInfo.InvariantCulture, out var number) ? number : usual;
+}
+
+static async Task EndWith(int process, IHostApplicationLifetime life)
+{
+    try
+    {
+        using var other = Process.GetProcessById(process);
+        await other.WaitForExitAsync(life.ApplicationStopping);
+    }
+    catch (ArgumentException)
+    {
+        // It has ended already.
+    }
+    life.StopApplication();
+}
