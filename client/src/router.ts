@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import CaliperSettings from './devices/CaliperSettings.vue'
 import JobView from './stations/JobView.vue'
 import LogView from './log/LogView.vue'
 import NewBand from './stations/match/NewBand.vue'
@@ -12,6 +13,7 @@ export const router = createRouter({
     { path: '/', component: StartView },
     { path: '/take-in', component: NewJob },
     { path: '/log', component: LogView },
+    { path: '/caliper', component: CaliperSettings },
     { path: '/bands/new', component: NewBand },
     { path: '/jobs/:id(\\d+)', redirect: (to) => `/jobs/${String(to.params.id)}/${pathOf.takeIn}` },
     { path: '/jobs/:id(\\d+)/:station', component: JobView },

@@ -11,7 +11,11 @@ var parent = Option("--while", 0);
 var builder = WebApplication.CreateBuilder();
 builder.Logging.ClearProviders();
 builder.WebHost.UseUrls(string.Create(CultureInfo.InvariantCulture, $"http://127.0.0.1:{port}"));
+// A panel left open in a browser must not hold up the port for the next start.
+builder.Services.Configure<HostOptions>(host => host.ShutdownTimeout = TimeSpan.FromMilliseconds(200));
 builder.Services.AddSingleton(new Caliper(new Random()));
+// A panel left open in a browser must not hold up the port for the next start.
+builder.Services.Configure<HostOptions>(host => host.ShutdownTimeout = TimeSpan.FromMilliseconds(200));
 builder.Services.AddSingleton(new CaliperLine(port + 1, Console.Out));
 builder.Services.AddHostedService(services => services.GetRequiredService<CaliperLine>());
 var app = builder.Build();

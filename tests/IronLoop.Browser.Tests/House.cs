@@ -12,6 +12,8 @@ internal static class House
 
     public static string Server => Path.Combine(Root, "src/IronLoop.Server/bin", Told("Configuration"), "net10.0/IronLoop.Server.dll");
 
+    public static string StandIns => Path.Combine(Root, "src/IronLoop.StandIns/bin", Told("Configuration"), "net10.0/IronLoop.StandIns.dll");
+
     public static string Web => Path.Combine(Root, "client/dist");
 
     public static string Axe => Path.Combine(Root, "client/node_modules/axe-core/axe.min.js");

@@ -7,21 +7,27 @@ public sealed class RunningShop : IDisposable
 {
     private readonly bool _demo;
     private readonly string _folder = Directory.CreateTempSubdirectory("iron-loop-").FullName;
+    private readonly StandInCaliper? _caliper;
     private Process _process;
+    private bool _stopped;
 
-    public RunningShop(bool demo)
+    public RunningShop(bool demo, StandInCaliper? caliper = null)
     {
-        _demo = demo;
+        (_demo, _caliper) = (demo, caliper);
         (_process, Address) = Start("0");
     }
 
     /// <summary>The address it answers at; the same after a restart, so that an open page finds it again.</summary>
     public string Address { get; }
 
+    public void Kill() => Stop();
+
+    /// <summary>Starts it again on the same folder, killed before if it still runs.</summary>
     public void Restart()
     {
         Stop();
         (_process, _) = Start(new Uri(Address).Port.ToString());
+        _stopped = false;
     }
 
     public void Dispose()
@@ -32,29 +38,20 @@ public sealed class RunningShop : IDisposable
 
     private (Process Process, string Address) Start(string port)
     {
-        var start = new ProcessStartInfo("dotnet") { UseShellExecute = false, RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var word in (string[])[House.Server, "--port", port, "--data", _folder, "--web", House.Web, .. _demo ? ["--demo"] : Array.Empty<string>()])
-            start.ArgumentList.Add(word);
-        // Waiting for the address as a task that the output completes: the pipes are then drained for as long as it runs.
-        var address = new TaskCompletionSource<string>();
-        var process = new Process { StartInfo = start, EnableRaisingEvents = true };
-        process.OutputDataReceived += (_, line) =>
-        {
-            if (line.Data?.StartsWith("Iron Loop is at ", StringComparison.Ordinal) == true)
-                address.TrySetResult(line.Data.Split(' ')[4].TrimEnd(',', '.'));
-        };
-        process.ErrorDataReceived += (_, _) => { };
-        process.Exited += (_, _) => address.TrySetException(new InvalidOperationException("The server ended before it answered."));
-        process.Start();
-        process.BeginOutputReadLine();
-        process.BeginErrorReadLine();
-        return (process, address.Task.GetAwaiter().GetResult());
+        string[] words = [House.Server, "--port", port, "--data", _folder, "--web", House.Web];
+        if (_demo)
+            words = [.. words, "--demo"];
+        if (_caliper is not null)
+            words = [.. words, "--stand-ins", _caliper.Port.ToString(System.Globalization.CultureInfo.InvariantCulture)];
+        var (process, said) = RunningProgram.Start(words, "Iron Loop is at ");
+        return (process, said.Split(' ')[4].TrimEnd(',', '.'));
     }
 
     private void Stop()
     {
-        _process.Kill(entireProcessTree: true);
-        _process.WaitForExit();
-        _process.Dispose();
+        if (_stopped)
+            return;
+        RunningProgram.Stop(_process);
+        _stopped = true;
     }
 }

@@ -86,7 +86,7 @@ public sealed class Screen : IDisposable
     /// <summary>Opens a list by keyboard and takes the entry of that name.</summary>
     public void Pick(string name, string entry)
     {
-        var field = Find($"[data-field={name}] input");
+        var field = Find($"[data-field={name}] input:not([type=hidden])");
         ((IJavaScriptExecutor)_driver).ExecuteScript("arguments[0].scrollIntoView({ block: 'center' }); arguments[0].focus()", field);
         Key(Keys.ArrowDown);
         var item = By.XPath($"//*[contains(@class,'v-overlay--active')]//*[contains(@class,'v-list-item-title')][normalize-space()='{entry}']");

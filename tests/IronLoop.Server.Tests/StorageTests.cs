@@ -1,4 +1,5 @@
 using IronLoop.Core.Jobs;
+using IronLoop.Core.Measuring;
 using IronLoop.Storage;
 using Microsoft.Data.Sqlite;
 
@@ -56,5 +57,39 @@ public sealed class StorageTests : IDisposable
         using var command = connection.CreateCommand();
         command.CommandText = "PRAGMA journal_mode";
         command.ExecuteScalar().ShouldBe("wal");
+    }
+
+    [Fact]
+    public void Figures_gauged_before_readings_were_kept_are_readings_now()
+    {
+        var path = Path.Combine(_folder, "iron-loop.db");
+        using (var connection = new SqliteConnection($"Data Source={path}"))
+        {
+            connection.Open();
+            using var command = connection.CreateCommand();
+            var assembly = typeof(ShopFile).Assembly;
+            foreach (var name in assembly.GetManifestResourceNames().Where(n => n.EndsWith(".sql", StringComparison.Ordinal)).Order().Take(2))
+            {
+                using var script = new StreamReader(assembly.GetManifestResourceStream(name)!);
+                command.CommandText += script.ReadToEnd();
+            }
+            command.CommandText += $"""
+                CREATE TABLE SchemaVersions (SchemaVersionID INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL, ScriptName TEXT NOT NULL, Applied DATETIME NOT NULL);
+                {string.Concat(assembly.GetManifestResourceNames().Order().Take(2).Select(n => $"INSERT INTO SchemaVersions (ScriptName, Applied) VALUES ('{n}', '2026-11-01');"))}
+                INSERT INTO client (name) VALUES ('Ada');
+                INSERT INTO watch (client_id, name, lug_width_um, bar_rise_um, attachment) VALUES (1, 'Old', 20100, 3200, 'FixedBar');
+                INSERT INTO job (client_id, watch_id, request, promised, taken_in_at, taken_in_by)
+                  VALUES (1, 1, 'ChangeStrap', '2026-11-03', '2026-11-01T08:00:00.000Z', 'MK'), (1, 1, 'Refit', '2026-11-05', '2026-11-02T08:00:00.000Z', 'MK');
+                INSERT INTO wrist (job_id, round_um, wear) VALUES (1, 170000, 'Snug'), (2, NULL, NULL);
+                """;
+            command.ExecuteNonQuery();
+        }
+        ShopFile.LetGo();
+        using var look = ShopFile.Open(_folder).Look();
+        var second = Gaugings.Of(look, 2);
+        second[GaugedFigure.LugWidth].ShouldBe(Length.FromMillimetres(20.1m));
+        second[GaugedFigure.BarRise].ShouldBe(Length.FromMillimetres(3.2m));
+        second.Wrist.ShouldBeNull("a wrist is taped anew on each visit");
+        Gaugings.Of(look, 1).Wrist.ShouldBe(Length.FromMillimetres(170));
     }
 }

@@ -1077,7 +1077,7 @@ export interface components {
     /** @enum {unknown} */
     LinkFate: 'fixed' | 'stays' | 'leaves' | 'joins'
     LinkRowWire: {
-      links: components['schemas']['LinkWire'][]
+      links: components['schemas']['SheetLinkWire'][]
     }
     LinkWire: {
       /** @description Millimetres, at most three decimals. */
@@ -1176,6 +1176,25 @@ export interface components {
       | 'crownLoose'
       | 'preciousMetal'
       | 'vintageAboveLimit'
+    OwnBraceletFields: {
+      twelve?: null | string
+      six?: null | string
+      spares?: null | string
+      halfPitch?: null | string
+      claspName?: null | string
+      claspTwelve?: null | string
+      claspSix?: null | string
+      /** @enum {unknown} */
+      microSide?: 'twelve' | 'six' | null
+      /** Format: int32 */
+      positions?: null | number
+      step?: null | string
+      /** Format: int32 */
+      position?: null | number
+      /** @enum {unknown} */
+      fastener?: 'splitPin' | 'pinWithTube' | 'screw' | 'screwInTube' | 'springBar' | null
+      benchLength?: null | string
+    }
     OwnBraceletWire: {
       twelve: string
       six: string
@@ -1183,8 +1202,8 @@ export interface components {
       twelveWhyNot: null | string
       sixWhyNot: null | string
       sparesWhyNot: null | string
-      twelveLinks: components['schemas']['LinkWire'][]
-      sixLinks: components['schemas']['LinkWire'][]
+      twelveLinks: components['schemas']['SheetLinkWire'][]
+      sixLinks: components['schemas']['SheetLinkWire'][]
       /** @description Millimetres, at most three decimals. */
       fullPitchMm: null | number
       /** @description Millimetres, at most three decimals. */
@@ -1341,6 +1360,11 @@ export interface components {
     }
     /** @enum {unknown} */
     Season: 'winter' | 'spring' | 'summer' | 'autumn'
+    SheetLinkWire: {
+      /** @description Millimetres, at most three decimals. */
+      pitchMm: number
+      removable: boolean
+    }
     /** @enum {unknown} */
     Side: 'twelve' | 'six'
     SpareWire: {
@@ -2558,7 +2582,7 @@ export interface operations {
     }
     requestBody: {
       content: {
-        'application/json': components['schemas']['BraceletWire']
+        'application/json': components['schemas']['OwnBraceletFields']
       }
     }
     responses: {

@@ -16,7 +16,6 @@ export type DamageKind = Schemas['DamageKind']
 export type DamagePlace = Schemas['DamagePlace']
 export type Drawing = Schemas['DrawingWire']
 export type Figure = Schemas['FigureWire']
-export type Gauge = Schemas['GaugeWire']
 export type Job = Schemas['JobWire']
 export type LayOut = Schemas['LayOutWire']
 export type LoopSheet = Schemas['LoopSheet']
@@ -39,7 +38,7 @@ export type WearPreference = NonNullable<Schemas['GaugeWire']['wear']>
 const api = createClient<paths>({ baseUrl: '' })
 
 /** Waits for an answer and turns a refusal, or a server that does not answer, into one kind of error. */
-async function answered<T>(
+export async function answered<T>(
   call: Promise<{ data?: T; error?: unknown; response: Response }>,
 ): Promise<NonNullable<T>> {
   let got
@@ -130,7 +129,6 @@ export function useJob(jobId: MaybeRefOrGetter<number>) {
       queryFn: () => answered(api.GET('/api/jobs/{id}/loop', path())),
     }),
     correct: change((body: TakeIn) => answered(api.PUT('/api/jobs/{id}/take-in', { ...path(), body }))),
-    gauge: change((body: Gauge) => answered(api.PATCH('/api/jobs/{id}/gauge', { ...path(), body }))),
     choose: change((bandId: number) =>
       answered(api.PUT('/api/jobs/{id}/match', { ...path(), body: { bandId } })),
     ),

@@ -27,6 +27,7 @@ watchEffect(() => theme.change(evening.value ? 'evening' : 'paper'))
       <JobRack />
       <div class="foot">
         <v-btn variant="text" to="/log">Log</v-btn>
+        <v-btn variant="text" to="/caliper">Caliper</v-btn>
         <v-btn variant="text" @click="evening = !evening">{{ evening ? 'Daylight' : 'Evening' }}</v-btn>
       </div>
     </nav>
@@ -69,6 +70,10 @@ watchEffect(() => theme.change(evening.value ? 'evening' : 'paper'))
 }
 .head {
   fill: rgb(var(--v-theme-primary));
+}
+.foot :deep(.v-btn) {
+  min-width: 0;
+  padding: 0 8px;
 }
 .foot {
   display: flex;

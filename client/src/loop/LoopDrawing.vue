@@ -3,7 +3,12 @@ import { computed } from 'vue'
 import type { Drawing, Piece, Temper } from '../api/shop'
 import { frameOf, headHeight, pathOf, shortened } from './drawing'
 
-const props = defineProps<{ drawing: Drawing; temper?: Temper | undefined }>()
+const props = defineProps<{
+  drawing: Drawing
+  temper?: Temper | undefined
+  /** Drawn at half the height: the words then need twice the size. */
+  small?: boolean
+}>()
 
 const frame = computed(() => frameOf(props.drawing))
 const viewBox = computed(() => {
@@ -33,7 +38,7 @@ const wanders = computed(() => Math.abs(props.drawing.claspCentre.x - props.draw
 <template>
   <svg
     class="loop"
-    :class="temper"
+    :class="[temper, { small }]"
     :viewBox="viewBox"
     role="img"
     aria-label="The closed loop round the wrist, to scale"
@@ -132,6 +137,12 @@ const wanders = computed(() => Math.abs(props.drawing.claspCentre.x - props.draw
   font: 400 3.2px var(--label);
   fill: rgb(var(--v-theme-iron));
   text-anchor: middle;
+}
+.small :is(.wander, .scale text) {
+  font-size: 5px;
+}
+.small .name {
+  display: none;
 }
 .wander {
   font: 400 3.2px var(--label);

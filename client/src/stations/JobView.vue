@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
+import type { GaugedFigure } from '../api/gauge'
 import { useJob } from '../api/shop'
 import { wholeOf } from '../api/refused'
 import StationChain from '../frame/StationChain.vue'
@@ -12,7 +13,9 @@ import FourRulers from '../rulers/FourRulers.vue'
 import ConditionView from './take-in/ConditionView.vue'
 import BenchStation from './bench/BenchStation.vue'
 import ClaspStation from './clasp/ClaspStation.vue'
+import BraceletMat from './gauge/BraceletMat.vue'
 import GaugeStation from './gauge/GaugeStation.vue'
+import GaugeView from './gauge/GaugeView.vue'
 import HandOverStation from './hand-over/HandOverStation.vue'
 import MatchStation from './match/MatchStation.vue'
 import SizeStation from './size/SizeStation.vue'
@@ -32,6 +35,10 @@ const sheets = {
   handOver: HandOverStation,
 }
 
+/** The figure the tool is on, at Gauge. */
+const figure = ref<GaugedFigure | null>(null)
+/** The part of the gauging sheet that is open. */
+const part = ref('watch')
 const shop = useJob(id)
 const job = computed(() => shop.job.data.value)
 const loop = computed(() => shop.loop.data.value)
@@ -81,21 +88,34 @@ function move(position: number) {
           :loop="loop"
           @position="move"
           @put-in="putIn"
+          @figure="figure = $event"
+          @part="part = $event"
         />
       </div>
       <div class="view">
         <ConditionView v-if="station === 'takeIn'" :key="job.id" :job="job" />
+        <GaugeView v-else-if="station === 'gauge'" :job-id="job.id" :figure="figure" :loop="loop" />
         <div v-else-if="loop?.drawing" class="drawing">
           <LoopDrawing :drawing="loop.drawing" :temper="loop.rulers?.temper" />
         </div>
         <p v-else class="empty quiet">
           The loop is drawn here once lug-to-lug, wrist and wear preference are gauged.
         </p>
-        <FourRulers v-if="loop?.rulers && station !== 'takeIn'" :rulers="loop.rulers" />
+        <FourRulers
+          v-if="loop?.rulers && station !== 'takeIn' && station !== 'gauge'"
+          :rulers="loop.rulers"
+        />
       </div>
     </div>
 
-    <div v-if="loop?.layOut && loop.drawing && station !== 'takeIn'" class="flat">
+    <div v-if="station === 'gauge' && part === 'bracelet'" class="flat sheeted">
+      <BraceletMat
+        :key="job.id"
+        :job-id="job.id"
+        :changeable="job.closedAt === null && job.stepsDone === 0"
+      />
+    </div>
+    <div v-else-if="loop?.layOut && loop.drawing && station !== 'takeIn' && station !== 'gauge'" class="flat">
       <LayOutMat
         :lay-out="loop.layOut"
         :bar-to-bar-mm="loop.drawing.barToBarMm"
@@ -169,6 +189,9 @@ h1 {
   height: 118px;
   border-top: 1px solid rgb(var(--v-theme-hairline));
   padding-top: 4px;
+}
+.sheeted {
+  height: 142px;
 }
 @media (max-width: 800px) {
   .job {

@@ -49,8 +49,11 @@ public static class BenchLength
         double Off(Length effect) => Math.Abs((difference - effect).ApproximateMillimetres);
         var links = bracelet.Twelve.Concat(bracelet.Six).ToList();
         var isLonger = difference > Length.Zero;
-        foreach (var pitch in links.Select(l => l.Pitch).Distinct())
+        var pitches = links.Select(l => l.Pitch).Distinct().ToList();
+        foreach (var pitch in pitches)
         {
+            foreach (var entered in pitches.Where(p => p != pitch))
+                yield return (Off(pitch - entered), 0.25, $"most likely a link of {pitch} was entered as one of {entered}");
             for (var missed = 1; missed <= 2; missed++)
             {
                 yield return (Off(isLonger ? pitch * missed : -(pitch * missed)), missed * 0.2,

@@ -18,6 +18,9 @@ namespace IronLoop.Core.Jobs;
 /// <param name="Position">The position it stands in, from 1, the tightest.</param>
 /// <param name="Fastener">What joins its links.</param>
 /// <param name="BenchLength">The whole length as measured along the bench.</param>
+/// <param name="Width">Its width at the lugs, where it was known before this visit.</param>
+/// <param name="Thickness">Its thickness, where it was known before this visit.</param>
+/// <param name="SolidEnd">Whether its end links are solid; null when nobody looked.</param>
 public sealed record OwnBracelet(
     string Twelve = "",
     string Six = "",
@@ -31,10 +34,32 @@ public sealed record OwnBracelet(
     Length? Step = null,
     int Position = 1,
     Fastener? Fastener = null,
-    Length? BenchLength = null)
+    Length? BenchLength = null,
+    Length? Width = null,
+    Length? Thickness = null,
+    bool? SolidEnd = null)
 {
     /// <summary>Thickness of a metal band that is assumed until measured: the pivots then lie 1.75 mm above the skin.</summary>
     public static readonly Length AssumedThickness = Length.FromMillimetres(3.5m);
+
+    /// <summary>The sheet of a bracelet that is known already.</summary>
+    /// <exception cref="ArgumentException">The band is no link bracelet.</exception>
+    public static OwnBracelet Of(Band band) => band is { Links: { } links, Clasp: { } clasp }
+        ? new OwnBracelet(
+            LinkRowText.Print(links.Twelve),
+            LinkRowText.Print(links.Six),
+            LinkRowText.Print([.. band.Spares.SelectMany(s => Enumerable.Repeat(new Link(s.Pitch, true), s.Count))]),
+            ClaspName: band.ClaspName,
+            ClaspTwelve: clasp.Twelve,
+            ClaspSix: clasp.Six,
+            MicroSide: clasp.MicroSide,
+            Positions: clasp.Positions,
+            Step: clasp.Positions > 1 ? clasp.Step : null,
+            Position: clasp.Position + 1,
+            Width: band.Facts.Width,
+            Thickness: band.Thickness,
+            SolidEnd: band.Facts.SolidEnd)
+        : throw new ArgumentException("Only a link bracelet has a bracelet sheet.", nameof(band));
 
     /// <summary>The rows as read with the pitches gauged; a row that cannot be read yet is empty.</summary>
     public Bracelet Rows(Figures figures) => new(Row(Twelve, figures), Row(Six, figures));
@@ -61,19 +86,19 @@ public sealed record OwnBracelet(
         else if (rows.Twelve.Count + rows.Six.Count == 0 || WhyNot(Twelve, figures) is not null || WhyNot(Six, figures) is not null || WhyNot(Spares, figures) is not null) missing.Add("a link pitch");
         if (ClaspTwelve is null || ClaspSix is null) missing.Add("the clasp’s two lengths");
         if (Positions > 1 && Step is null) missing.Add("the micro-adjust’s step");
-        if (Width(figures) is null) missing.Add("band width");
+        if (WidthOf(figures) is null) missing.Add("band width");
         return missing;
     }
 
     /// <summary>The band it comes to; null while anything is missing.</summary>
     public Band? Band(Figures figures)
     {
-        if (Missing(figures).Count > 0 || Clasp is not { } clasp || Width(figures) is not { } width)
+        if (Missing(figures).Count > 0 || Clasp is not { } clasp || WidthOf(figures) is not { } width)
             return null;
         var spares = Row(Spares, figures).GroupBy(l => l.Pitch).Select(g => new SpareLinks(g.Key, g.Count())).ToList();
         return new Band(
-            new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, width, BandAttachment.LooseBar, SolidEnd: null, figures.Family),
-            figures[GaugedFigure.BandThickness] ?? AssumedThickness,
+            new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, width, BandAttachment.LooseBar, SolidEnd, figures.Family),
+            figures[GaugedFigure.BandThickness] ?? Thickness ?? AssumedThickness,
             ClaspName,
             Rows(figures),
             spares,
@@ -87,7 +112,7 @@ public sealed record OwnBracelet(
             ? Fitting.BenchLength.Question(rows, clasp, measured)
             : null;
 
-    private static Length? Width(Figures figures) => figures[GaugedFigure.BandWidth] ?? figures[GaugedFigure.LugWidth];
+    private Length? WidthOf(Figures figures) => figures[GaugedFigure.BandWidth] ?? Width ?? figures[GaugedFigure.LugWidth];
 
     private NamedPitches Pitches(Figures figures) => new(figures[GaugedFigure.LinkPitch], HalfPitch);
 

@@ -84,6 +84,10 @@ public readonly record struct Length(long Micrometres) : IComparable<Length>
     public string ToTenths() =>
         Math.Round(Millimetres, 1, MidpointRounding.AwayFromZero).ToString("0.0", CultureInfo.InvariantCulture) + " mm";
 
+    /// <summary>Millimetres as a caliper shows them: at most two decimals, no trailing noughts: "43.41 mm".</summary>
+    public string ToHundredths() =>
+        Math.Round(Millimetres, 2, MidpointRounding.AwayFromZero).ToString("0.##", CultureInfo.InvariantCulture) + " mm";
+
     /// <summary>Inches to a hundredth: "6.63 in".</summary>
     public string ToInches() =>
         Math.Round(Inches, 2, MidpointRounding.AwayFromZero).ToString("0.00", CultureInfo.InvariantCulture) + " in";

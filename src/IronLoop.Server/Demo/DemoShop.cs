@@ -100,6 +100,16 @@ internal static class DemoShop
         var stopped = day.TakeIn("Corrin Thale", "bell buoy house", "Ostwick alarm", Request.Refit, "It stopped after I swam with it.", 2, 4, "MK");
         day.Refers(stopped, OutsideCraft.WaterInside, OutsideCraft.Stopped);
         day.TakeIn("Elspet Ramm", "manse", "Tarn & Sedge pendant, on a bar", Request.SomethingElse, "Can this be worn on the wrist at all? Nickel makes her skin red.", 0, 8, "TB");
+
+        // A client's wrist over the seasons: wider in summer.
+        foreach (var (daysAgo, wrist, watch) in ((int, string, string)[])[(640, "169", "Ostwick three-hander, black"), (470, "173", "Tarn & Sedge tide dial"), (290, "170", "Ostwick three-hander, black")])
+        {
+            var earlier = day.TakeIn("Runa Fenwick", "harbour 4", watch, Request.ChangeStrap, "As last time.", daysAgo, 5 - daysAgo, "MK");
+            day.Gauge(earlier, Figures("20", Attachment.SpringBarDrilled, "46.4", wrist, WearPreference.Regular, "42.6", "2.8"));
+            day.ToTheBench(earlier, "SK-L20");
+            day.TickAll(earlier);
+            day.HandOver(earlier, daysAgo - 4);
+        }
         work.Keep();
     }
 

@@ -85,7 +85,8 @@ internal sealed record GaugeSheetWire(
         {
             GaugedFigure.BarToBar => head?.BarToBar,
             GaugedFigure.BarRise => head?.BarRise,
-            GaugedFigure.BandThickness => OwnBracelet.AssumedThickness,
+            GaugedFigure.BandThickness => figures.Bracelet?.Thickness ?? OwnBracelet.AssumedThickness,
+            GaugedFigure.BandWidth => figures.Bracelet?.Width,
             _ => (Length?)null,
         };
         return new GaugeLineWire(
@@ -94,12 +95,15 @@ internal sealed record GaugeSheetWire(
             kind.Of,
             wanted.Contains(kind.Figure),
             kind.Jaws,
-            [.. readings.Select(r => new ReadingWire(r.Id, r.Length, r.Length.ToString(), r.ByLine, r.JobId != jobId))],
-            FigureWire.Of(figures[kind.Figure] ?? assumed, figures[kind.Figure] is null),
-            readings.Count > 1 ? figures.Read[kind.Figure].Spread.ToString() : null,
+            [.. readings.Select(r => new ReadingWire(r.Id, r.Length, r.Length.ToHundredths(), r.ByLine, r.JobId != jobId))],
+            Value(figures[kind.Figure] ?? assumed, figures[kind.Figure] is null),
+            readings.Count > 1 ? figures.Read[kind.Figure].Spread.ToHundredths() : null,
             GaugeSheet.Question(figures, kind.Figure),
             figures.Stands?.Contains(kind.Figure) == true);
     }
+
+    private static FigureWire? Value(Length? length, bool assumed) =>
+        FigureWire.Of(length, assumed) is { } value ? value with { Text = value.Mm.ToHundredths() } : null;
 
     private static WaysWire? WaysOf(ThreeWays? ways) => ways is null ? null : new WaysWire(
         [.. ways.Ways.Select(w => new WayWire(

@@ -7,13 +7,13 @@ using IronLoop.Storage;
 namespace IronLoop.Server.Gauge;
 
 /// <summary>A link of a row, from case to clasp.</summary>
-internal sealed record LinkWire(Length PitchMm, bool Removable);
+internal sealed record SheetLinkWire(Length PitchMm, bool Removable);
 
 /// <summary>A row entered link by link.</summary>
-internal sealed record LinkRowWire(IReadOnlyList<LinkWire> Links);
+internal sealed record LinkRowWire(IReadOnlyList<SheetLinkWire> Links);
 
 /// <summary>The bracelet sheet, field by field: one left out stays as it was, an empty one is forgotten.</summary>
-internal sealed record BraceletWire(
+internal sealed record OwnBraceletFields(
     string? Twelve = null, string? Six = null, string? Spares = null, string? HalfPitch = null, string? ClaspName = null, string? ClaspTwelve = null,
     string? ClaspSix = null, Side? MicroSide = null, int? Positions = null, string? Step = null, int? Position = null, Fastener? Fastener = null,
     string? BenchLength = null)
@@ -62,7 +62,7 @@ internal sealed record BraceletWire(
 /// <param name="Question">What the length along the bench says against it.</param>
 internal sealed record OwnBraceletWire(
     string Twelve, string Six, string Spares, string? TwelveWhyNot, string? SixWhyNot, string? SparesWhyNot,
-    IReadOnlyList<LinkWire> TwelveLinks, IReadOnlyList<LinkWire> SixLinks,
+    IReadOnlyList<SheetLinkWire> TwelveLinks, IReadOnlyList<SheetLinkWire> SixLinks,
     Length? FullPitchMm, Length? HalfPitchMm, string HalfPitch, string ClaspName, string ClaspTwelve, string ClaspSix, Side MicroSide, int Positions, string Step,
     int Position, Fastener? Fastener, string BenchLength, string? LengthNow, IReadOnlyList<string> Missing, string? Question)
 {
@@ -78,7 +78,7 @@ internal sealed record OwnBraceletWire(
             sheet.LengthNow(figures)?.ToTenths(), sheet.Missing(figures), sheet.Question(figures));
     }
 
-    private static LinkWire[] Links(IReadOnlyList<Link> row) => [.. row.Select(l => new LinkWire(l.Pitch, l.Removable))];
+    private static SheetLinkWire[] Links(IReadOnlyList<Link> row) => [.. row.Select(l => new SheetLinkWire(l.Pitch, l.Removable))];
 
     private static string Text(Length? length) => length?.ToString() ?? "";
 }
@@ -89,7 +89,7 @@ internal static class OwnBraceletEndpoints
     public static void MapOwnBracelet(this IEndpointRouteBuilder routes)
     {
         var bracelet = routes.MapGroup("/api/jobs/{id:long}/gauge/bracelet").WithTags("gauge");
-        bracelet.MapPatch("", (long id, BraceletWire typed, ShopFile shop, TimeProvider clock) => Change(id, shop, clock, typed.Into))
+        bracelet.MapPatch("", (long id, OwnBraceletFields typed, ShopFile shop, TimeProvider clock) => Change(id, shop, clock, typed.Into))
             .WithName("bracelet").WithSummary("The bracelet sheet, field by field.").ProducesValidationProblem()
             .ProducesProblem(StatusCodes.Status409Conflict);
         bracelet.MapPut("/{side}", SetRow).WithName("linkRow").WithSummary("A side's row, link by link.").ProducesValidationProblem()

@@ -78,6 +78,9 @@ CREATE TABLE own_bracelet (
   position         INTEGER NOT NULL,
   fastener         TEXT,
   bench_length_um  INTEGER,
+  width_um         INTEGER,
+  thickness_um     INTEGER,
+  solid_end        INTEGER,
   band_id          INTEGER REFERENCES band(id)
 ) STRICT;
 

@@ -40,6 +40,7 @@ public class OwnBraceletTests
     [InlineData(151.1, "8.2 mm more: most likely a link of 8.2 mm was counted too much")]
     [InlineData(164.2, "4.9 mm less: most likely a link of 5 mm was left out")]
     [InlineData(161.8, "2.5 mm less: most likely the micro-adjust stands in position 3, not 2")]
+    [InlineData(156.1, "3.2 mm more: most likely a link of 5 mm was entered as one of 8.2 mm")]
     [InlineData(119.8, "most likely the clasp was not measured along")]
     [InlineData(162.9, "most likely the link pitch is 0.24 mm too small on each of 15 links")]
     [InlineData(143.1, "most likely two links of 8.2 mm were counted too much")]

@@ -1,3 +1,4 @@
+import type { CaseShape, Fastener, Season, SurplusBy, SurplusOver, WornAt } from '../../api/gauge'
 import type { Attachment, WearPreference } from '../../api/shop'
 
 export const attachments: { value: Attachment; title: string }[] = [
@@ -9,8 +10,45 @@ export const attachments: { value: Attachment; title: string }[] = [
   { value: 'ownShape', title: 'Maker’s own shape' },
 ]
 
+export const caseShapes: { value: CaseShape; title: string }[] = [
+  { value: 'round', title: 'Round' },
+  { value: 'flatSided', title: 'Straight between the lugs' },
+]
+
 export const wears: { value: WearPreference; title: string }[] = [
   { value: 'snug', title: 'Snug' },
   { value: 'regular', title: 'Regular' },
   { value: 'easy', title: 'Easy' },
+]
+
+export const wornAts: { value: WornAt; title: string }[] = [
+  { value: 'armSide', title: 'Arm side of the bone' },
+  { value: 'onBone', title: 'On the bone' },
+  { value: 'handSide', title: 'Hand side of the bone' },
+]
+
+export const seasons: { value: Season; title: string }[] = [
+  { value: 'winter', title: 'Winter' },
+  { value: 'spring', title: 'Spring' },
+  { value: 'summer', title: 'Summer' },
+  { value: 'autumn', title: 'Autumn' },
+]
+
+export const surplusBys: { value: SurplusBy; title: string }[] = [
+  { value: 'millimetres', title: 'Surplus in mm' },
+  { value: 'linksPinched', title: 'Links pinched' },
+  { value: 'gap', title: 'Gap under the clasp' },
+]
+
+export const surplusOvers: { value: SurplusOver; title: string }[] = [
+  { value: 'zeroEase', title: 'over touching' },
+  { value: 'comfort', title: 'over comfort' },
+]
+
+export const fasteners: { value: Fastener; title: string }[] = [
+  { value: 'splitPin', title: 'Split pin' },
+  { value: 'pinWithTube', title: 'Pin with tube' },
+  { value: 'screw', title: 'Screw' },
+  { value: 'screwInTube', title: 'Screw in tube, two heads' },
+  { value: 'springBar', title: 'Spring bar' },
 ]

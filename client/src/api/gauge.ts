@@ -1,0 +1,94 @@
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import createClient from 'openapi-fetch'
+import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { answered } from './shop'
+import type { components, paths } from './schema'
+
+type Schemas = components['schemas']
+export type BraceletFields = Schemas['OwnBraceletFields']
+export type CaliperSource = Schemas['CaliperSource']
+export type CaliperKind = Schemas['CaliperKind']
+export type CaseShape = NonNullable<Schemas['GaugeWire']['caseShape']>
+export type CopyFields = Schemas['CopyWire']
+export type Fastener = NonNullable<Schemas['OwnBraceletFields']['fastener']>
+export type GaugedFigure = Schemas['GaugedFigure']
+export type GaugeLine = Schemas['GaugeLineWire']
+export type GaugeSheet = Schemas['GaugeSheetWire']
+export type OwnBracelet = Schemas['OwnBraceletWire']
+export type SheetLink = Schemas['SheetLinkWire']
+export type Season = Schemas['Season']
+export type SurplusBy = Schemas['SurplusBy']
+export type SurplusOver = Schemas['SurplusOver']
+export type TryOnFields = Schemas['TryOnWire']
+export type Ways = Schemas['WaysWire']
+export type WornAt = NonNullable<Schemas['GaugeWire']['wornAt']>
+export type WristVisit = Schemas['WristVisitWire']
+
+const api = createClient<paths>({ baseUrl: '' })
+
+/** The gauging sheet of one job, and what can be entered on it. Every entry answers with the sheet as it then is. */
+export function useGauge(jobId: MaybeRefOrGetter<number>) {
+  const queries = useQueryClient()
+  const id = computed(() => toValue(jobId))
+  const key = computed(() => ['gauge', id.value])
+  const path = () => ({ params: { path: { id: id.value } } })
+
+  async function entered(call: Promise<GaugeSheet>) {
+    const sheet = await call
+    queries.setQueryData(key.value, sheet)
+    // Loop, rack and stations hang on the figures; the fitter does not wait for them.
+    void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'gauge' })
+    return sheet
+  }
+
+  return {
+    sheet: useQuery({ queryKey: key, queryFn: () => answered(api.GET('/api/jobs/{id}/gauge', path())) }),
+    read: (body: Schemas['NewReading']) =>
+      entered(answered(api.POST('/api/jobs/{id}/gauge/readings', { ...path(), body }))),
+    dropReading: (reading: number) =>
+      entered(
+        answered(
+          api.DELETE('/api/jobs/{id}/gauge/readings/{reading}', {
+            params: { path: { id: id.value, reading } },
+          }),
+        ),
+      ),
+    letStand: (figure: GaugedFigure) =>
+      entered(
+        answered(
+          api.PUT('/api/jobs/{id}/gauge/{figure}/stands', { params: { path: { id: id.value, figure } } }),
+        ),
+      ),
+    choose: async (body: Schemas['GaugeWire']) => {
+      await answered(api.PATCH('/api/jobs/{id}/gauge', { ...path(), body }))
+      await queries.invalidateQueries()
+    },
+    tryOn: (body: TryOnFields) =>
+      entered(answered(api.PATCH('/api/jobs/{id}/gauge/try-on', { ...path(), body }))),
+    copy: (body: CopyFields) =>
+      entered(answered(api.PATCH('/api/jobs/{id}/gauge/copy', { ...path(), body }))),
+    bracelet: (body: BraceletFields) =>
+      entered(answered(api.PATCH('/api/jobs/{id}/gauge/bracelet', { ...path(), body }))),
+    linkRow: (side: 'twelve' | 'six', links: SheetLink[]) =>
+      entered(
+        answered(
+          api.PUT('/api/jobs/{id}/gauge/bracelet/{side}', {
+            params: { path: { id: id.value, side } },
+            body: { links },
+          }),
+        ),
+      ),
+  }
+}
+
+/** The caliper's line as settled. */
+export function useCaliperSource() {
+  const queries = useQueryClient()
+  const key = ['caliper']
+  return {
+    line: useQuery({ queryKey: key, queryFn: () => answered(api.GET('/api/caliper')) }),
+    settle: async (body: CaliperSource) => {
+      queries.setQueryData(key, await answered(api.PUT('/api/caliper', { body })))
+    },
+  }
+}

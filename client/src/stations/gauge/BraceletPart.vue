@@ -1,0 +1,242 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { BraceletFields, Fastener, GaugeSheet, useGauge } from '../../api/gauge'
+import SheetField from './SheetField.vue'
+import { fasteners } from './choices'
+import type { Saving } from './saving'
+
+const props = defineProps<{
+  sheet: GaugeSheet
+  gauge: ReturnType<typeof useGauge>
+  saving: Saving
+  disabled: boolean
+}>()
+
+const claspNames = [
+  'fold-over',
+  'fold-over with safety flap',
+  'butterfly with push buttons',
+  'extending fold-over',
+  'slide clasp',
+]
+const sides = [
+  { title: '12 side', value: 'twelve' },
+  { title: '6 side', value: 'six' },
+]
+
+type Typed = 'twelve' | 'six' | 'spares' | 'halfPitch' | 'claspTwelve' | 'claspSix' | 'step' | 'benchLength'
+
+function put(field: keyof BraceletFields, value: BraceletFields[typeof field]) {
+  void props.saving.save(
+    `bracelet-${field}`,
+    String(value),
+    () => props.gauge.bracelet({ [field]: value }),
+    `$.${field}`,
+  )
+}
+const errorsOf = (field: Typed) => props.saving.refused[`bracelet-${field}`] ?? []
+const unsavedOf = (field: Typed) => props.saving.unsaved[`bracelet-${field}`]
+const noCount = ref<string | null>(null)
+function putCount(field: 'positions' | 'position', event: Event) {
+  const typed = (event.target as HTMLInputElement).value.trim()
+  noCount.value = null
+  if (/^\d{1,3}$/.test(typed)) put(field, Number(typed))
+  else noCount.value = `“${typed}” is no count; write it like 4.`
+}
+</script>
+
+<template>
+  <div class="bracelet">
+    <div class="row two">
+      <SheetField
+        label="12 side, as 7 full, 1 half, first 2 fixed"
+        name="twelve"
+        :stored="sheet.bracelet.twelve"
+        :errors="
+          errorsOf('twelve').length > 0
+            ? errorsOf('twelve')
+            : sheet.bracelet.twelveWhyNot
+              ? [sheet.bracelet.twelveWhyNot]
+              : []
+        "
+        :unsaved="unsavedOf('twelve')"
+        :disabled="disabled"
+        @typed="put('twelve', $event)"
+      />
+      <SheetField
+        label="6 side, from the case to the clasp"
+        name="six"
+        :stored="sheet.bracelet.six"
+        :errors="
+          errorsOf('six').length > 0
+            ? errorsOf('six')
+            : sheet.bracelet.sixWhyNot
+              ? [sheet.bracelet.sixWhyNot]
+              : []
+        "
+        :unsaved="unsavedOf('six')"
+        :disabled="disabled"
+        @typed="put('six', $event)"
+      />
+    </div>
+    <div class="row three">
+      <SheetField
+        label="Half link’s pitch"
+        name="halfPitch"
+        :stored="sheet.bracelet.halfPitch"
+        :errors="errorsOf('halfPitch')"
+        :unsaved="unsavedOf('halfPitch')"
+        :disabled="disabled"
+        @typed="put('halfPitch', $event)"
+      />
+      <SheetField
+        label="Loose links along"
+        name="spares"
+        :stored="sheet.bracelet.spares"
+        :errors="
+          errorsOf('spares').length > 0
+            ? errorsOf('spares')
+            : sheet.bracelet.sparesWhyNot
+              ? [sheet.bracelet.sparesWhyNot]
+              : []
+        "
+        :unsaved="unsavedOf('spares')"
+        :disabled="disabled"
+        @typed="put('spares', $event)"
+      />
+      <v-select
+        :model-value="sheet.bracelet.fastener"
+        :items="fasteners"
+        density="compact"
+        label="Links joined by"
+        data-field="fastener"
+        :disabled="disabled"
+        @update:model-value="(v: Fastener) => put('fastener', v)"
+      />
+    </div>
+    <div class="row three">
+      <v-combobox
+        :model-value="sheet.bracelet.claspName"
+        :items="claspNames"
+        density="compact"
+        label="Clasp"
+        data-field="claspName"
+        :disabled="disabled"
+        @update:model-value="(v: string) => v && put('claspName', v)"
+      />
+      <SheetField
+        label="Clasp, 12 pivot to centre"
+        name="claspTwelve"
+        :stored="sheet.bracelet.claspTwelve"
+        :errors="errorsOf('claspTwelve')"
+        :unsaved="unsavedOf('claspTwelve')"
+        :disabled="disabled"
+        @typed="put('claspTwelve', $event)"
+      />
+      <SheetField
+        label="Centre to 6 pivot"
+        name="claspSix"
+        :stored="sheet.bracelet.claspSix"
+        :errors="errorsOf('claspSix')"
+        :unsaved="unsavedOf('claspSix')"
+        :disabled="disabled"
+        @typed="put('claspSix', $event)"
+      />
+    </div>
+    <div class="row four">
+      <v-text-field
+        :model-value="sheet.bracelet.positions"
+        density="compact"
+        label="Micro positions"
+        name="positions"
+        inputmode="numeric"
+        :error-messages="saving.refused['bracelet-positions'] ?? []"
+        :disabled="disabled"
+        @change="putCount('positions', $event)"
+      />
+      <template v-if="sheet.bracelet.positions > 1">
+        <SheetField
+          label="Each adds"
+          name="step"
+          :stored="sheet.bracelet.step"
+          :errors="errorsOf('step')"
+          :unsaved="unsavedOf('step')"
+          :disabled="disabled"
+          @typed="put('step', $event)"
+        />
+        <v-text-field
+          :model-value="sheet.bracelet.position"
+          density="compact"
+          label="Stands in"
+          name="position"
+          inputmode="numeric"
+          :error-messages="saving.refused['bracelet-position'] ?? []"
+          :disabled="disabled"
+          @change="putCount('position', $event)"
+        />
+        <v-select
+          :model-value="sheet.bracelet.microSide"
+          :items="sides"
+          density="compact"
+          label="Holes on"
+          data-field="microSide"
+          :disabled="disabled"
+          @update:model-value="(v: 'twelve' | 'six') => put('microSide', v)"
+        />
+      </template>
+    </div>
+    <div class="row two">
+      <SheetField
+        label="Whole length along the bench, closed"
+        name="benchLength"
+        :stored="sheet.bracelet.benchLength"
+        :hint="sheet.bracelet.lengthNow ? `the sheet adds up to ${sheet.bracelet.lengthNow}` : undefined"
+        :errors="errorsOf('benchLength')"
+        :unsaved="unsavedOf('benchLength')"
+        :disabled="disabled"
+        @typed="put('benchLength', $event)"
+      />
+      <p class="state" data-testid="bracelet">
+        <template v-if="sheet.bracelet.missing.length > 0"
+          >Still wanted: {{ sheet.bracelet.missing.join(', ') }}.</template
+        >
+        <template v-else>The bracelet is known, and is sized as it lies below.</template>
+      </p>
+    </div>
+    <p v-if="noCount" class="refused" role="alert">{{ noCount }}</p>
+    <p v-if="sheet.bracelet.question" class="question" role="alert">{{ sheet.bracelet.question }}</p>
+  </div>
+</template>
+
+<style scoped>
+.bracelet {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+}
+.row {
+  display: grid;
+  gap: 0 16px;
+  align-items: start;
+}
+.two {
+  grid-template-columns: 1fr 1fr;
+}
+.three {
+  grid-template-columns: 1fr 1fr 1fr;
+}
+.four {
+  grid-template-columns: repeat(4, 1fr);
+}
+.state {
+  align-self: center;
+}
+.refused {
+  color: rgb(var(--v-theme-error));
+}
+.question {
+  border-left: 3px double rgb(var(--v-theme-on-surface));
+  padding-left: 8px;
+  font-weight: 600;
+}
+</style>

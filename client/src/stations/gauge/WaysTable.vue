@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import type { Ways } from '../../api/gauge'
+
+defineProps<{ ways: Ways | null }>()
+const names = { measured: 'By tape and head', tryOn: 'By try-on', copy: 'By copied loop' } as const
+</script>
+
+<template>
+  <div v-if="ways" class="ways">
+    <table>
+      <caption class="quiet">
+        Needed length at no ease
+      </caption>
+      <tbody>
+        <tr v-for="w in ways.ways" :key="w.way" :class="{ odd: w.disagrees }">
+          <th scope="row">{{ names[w.way] }}</th>
+          <td class="figure">{{ w.neededMm.toFixed(1) }} mm</td>
+          <td class="figure quiet">± {{ w.sigmaMm.toFixed(1) }} mm</td>
+          <td>{{ w.disagrees ? 'disagrees' : '' }}</td>
+        </tr>
+        <tr v-if="ways.ways.length > 1" class="together">
+          <th scope="row">Together</th>
+          <td class="figure" data-testid="together">{{ ways.neededMm.toFixed(1) }} mm</td>
+          <td class="figure quiet">± {{ ways.sigmaMm.toFixed(1) }} mm</td>
+          <td />
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="ways.says" role="alert">
+      <strong>{{ ways.says }}</strong>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+table {
+  border-collapse: collapse;
+}
+caption {
+  text-align: left;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  padding: 2px 18px 2px 0;
+}
+td {
+  padding: 2px 14px 2px 0;
+  text-align: right;
+}
+.together th,
+.together td {
+  font-weight: 600;
+  border-top: 1px solid rgb(var(--v-theme-on-surface));
+}
+.odd td:last-child {
+  font-weight: 600;
+}
+</style>
