@@ -1,5 +1,7 @@
 using System.Diagnostics;
 using System.Globalization;
+using System.Net;
+using System.Net.Sockets;
 using IronLoop.StandIns.Calipers;
 
 // Usage: IronLoop.StandIns --port N [--while PID]
@@ -8,6 +10,7 @@ using IronLoop.StandIns.Calipers;
 var port = Option("--port", 5181);
 var parent = Option("--while", 0);
 
+await UntilFree(port);
 var builder = WebApplication.CreateBuilder();
 builder.Logging.ClearProviders();
 builder.WebHost.UseUrls(string.Create(CultureInfo.InvariantCulture, $"http://127.0.0.1:{port}"));
@@ -27,7 +30,7 @@ try
     await app.RunAsync();
     return 0;
 }
-catch (Exception taken) when (taken is IOException or System.Net.Sockets.SocketException)
+catch (Exception taken) when (taken is IOException or SocketException)
 {
     await Console.Error.WriteLineAsync($"The stand-in caliper cannot start: {taken.Message}");
     return 1;
@@ -37,6 +40,24 @@ int Option(string name, int usual)
 {
     var at = Array.IndexOf(args, name);
     return at >= 0 && at + 1 < args.Length && int.TryParse(args[at + 1], NumberStyles.None, CultureInfo.InvariantCulture, out var number) ? number : usual;
+}
+
+// After a quick restart the stand-in of the start before may still be on its way out.
+static async Task UntilFree(int port)
+{
+    for (var tries = 0; tries < 20; tries++)
+    {
+        try
+        {
+            using var door = new TcpListener(IPAddress.Loopback, port);
+            door.Start();
+            return;
+        }
+        catch (SocketException)
+        {
+            await Task.Delay(500);
+        }
+    }
 }
 
 static async Task EndWith(int process, IHostApplicationLifetime life)

@@ -31,8 +31,7 @@ public static class GaugeSheet
             GaugedFigure.LugHole => newBand && attachment is Attachment.SpringBarDrilled or Attachment.SpringBarBlind,
             GaugedFigure.OwnBar => newBand && attachment is Attachment.ScrewBar,
             GaugedFigure.SlotHeight => newBand && attachment is Attachment.ScrewSlot,
-            GaugedFigure.BandWidth or GaugedFigure.BandThickness or GaugedFigure.LinkPitch => IsSizing(request) || request == Request.ReplaceClasp,
-            GaugedFigure.ClaspEnd => request == Request.ReplaceClasp,
+            GaugedFigure.BandWidth or GaugedFigure.BandThickness or GaugedFigure.ClaspEnd or GaugedFigure.LinkPitch => KeepsBand(request),
             _ => false,
         };
         return [.. FigureKind.All.Select(k => k.Figure).Where(Want)];

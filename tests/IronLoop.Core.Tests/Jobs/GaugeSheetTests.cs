@@ -15,7 +15,7 @@ public class GaugeSheetTests
             GaugedFigure.BarGap, GaugedFigure.LugHole, GaugedFigure.Wrist]);
         GaugeSheet.Wanted(Request.TakeLinksOut, Attachment.SpringBarDrilled).ShouldBe([
             GaugedFigure.LugToLug, GaugedFigure.BarToBar, GaugedFigure.BarRise, GaugedFigure.BandWidth, GaugedFigure.BandThickness,
-            GaugedFigure.LinkPitch, GaugedFigure.Wrist]);
+            GaugedFigure.ClaspEnd, GaugedFigure.LinkPitch, GaugedFigure.Wrist]);
     }
 
     [Theory]

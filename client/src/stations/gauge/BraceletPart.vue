@@ -47,6 +47,7 @@ function putCount(field: 'positions' | 'position', event: Event) {
 
 <template>
   <div class="bracelet">
+    <p v-if="sheet.bracelet.question" class="question" role="alert">{{ sheet.bracelet.question }}</p>
     <div class="row two">
       <SheetField
         label="12 side, as 7 full, 1 half, first 2 fixed"
@@ -204,7 +205,6 @@ function putCount(field: 'positions' | 'position', event: Event) {
       </p>
     </div>
     <p v-if="noCount" class="refused" role="alert">{{ noCount }}</p>
-    <p v-if="sheet.bracelet.question" class="question" role="alert">{{ sheet.bracelet.question }}</p>
   </div>
 </template>
 

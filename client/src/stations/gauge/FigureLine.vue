@@ -72,22 +72,32 @@ defineExpose({ focus: () => field.value?.focus() })
       <span v-else class="quiet">not gauged yet</span>
     </span>
     <span v-if="line.readings.length > 0" class="readings">
-      <template v-if="line.readings.length > 1 || line.readings[0]?.earlier">
-        <span v-for="r in line.readings" :key="r.id" class="reading figure"
-          >{{ r.text }}<span v-if="r.earlier" class="quiet"> earlier</span></span
-        >
+      <template v-if="line.readings.length > 1">
+        <template v-for="r in line.readings" :key="r.id">
+          <span v-if="disabled || r.earlier" class="reading figure">{{ r.text }}</span>
+          <button
+            v-else
+            type="button"
+            class="reading figure drop"
+            :aria-label="`Drop the reading ${r.text} of ${line.name}`"
+            @click="emit('drop', r.id)"
+          >
+            {{ r.text }} ×
+          </button>
+        </template>
         <span v-if="line.spread" class="quiet"
           >spread <span class="figure">{{ line.spread }}</span></span
         >
       </template>
+      <span v-if="line.readings[0]?.earlier" class="quiet">earlier visit</span>
       <button
-        v-if="!disabled && !line.readings.at(-1)?.earlier"
+        v-else-if="!disabled && line.readings.length === 1"
         type="button"
         class="drop"
-        :aria-label="`Drop the last reading of ${line.name}, ${line.readings.at(-1)?.text}`"
-        @click="emit('drop', line.readings.at(-1)!.id)"
+        :aria-label="`Drop the reading ${line.readings[0]?.text} of ${line.name}`"
+        @click="emit('drop', line.readings[0]!.id)"
       >
-        drop {{ line.readings.length > 1 ? 'the last' : '' }}
+        drop
       </button>
     </span>
     <p v-if="unsaved" class="note refused" role="alert">Not saved yet: {{ unsaved }}</p>
@@ -187,5 +197,18 @@ label::first-letter {
 }
 .refused {
   color: rgb(var(--v-theme-error));
+}
+@media (max-width: 800px) {
+  .line {
+    grid-template-columns: 84px 84px minmax(0, 1fr);
+  }
+  .value {
+    white-space: normal;
+  }
+  .readings,
+  .readings:not(:has(.reading)) {
+    grid-row: 2;
+    grid-column: 1 / -1;
+  }
 }
 </style>

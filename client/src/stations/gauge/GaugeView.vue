@@ -13,7 +13,7 @@ const line = computed(() => gauge.sheet.data.value?.lines.find((l) => l.figure =
 
 <template>
   <div class="side">
-    <div v-if="line" class="tool">
+    <div v-if="line" class="aid">
       <JawsView :line="line" />
       <WristHistory v-if="line.of === 'wrist'" :visits="gauge.sheet.data.value?.wristHistory ?? []" />
     </div>
@@ -43,7 +43,7 @@ const line = computed(() => gauge.sheet.data.value?.lines.find((l) => l.figure =
   gap: 8px;
   min-height: 0;
 }
-.tool {
+.aid {
   display: grid;
   grid-template-rows: minmax(0, 1fr) auto;
   min-height: 0;

@@ -81,6 +81,8 @@ const copied = [
       }}.
     </p>
 
+    <WaysTable :ways="sheet.ways" />
+
     <h3>Tried on</h3>
     <div class="row tried">
       <v-select
@@ -177,7 +179,6 @@ const copied = [
         @typed="copy(c.field, $event)"
       />
     </div>
-    <WaysTable :ways="sheet.ways" />
   </div>
 </template>
 

@@ -13,7 +13,7 @@ const start: TakeIn = {
   client: '',
   contact: '',
   watch: '',
-  request: 'takeLinksOut',
+  request: 'changeStrap',
   promised: dayFromNow(3),
   words: '',
   price: '',

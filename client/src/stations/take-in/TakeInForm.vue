@@ -35,6 +35,7 @@ function seenBefore() {
       menu-icon=""
       label="Client"
       data-field="client"
+      :autofocus="start.client === ''"
       autocomplete="off"
       :disabled="disabled"
       :error-messages="saidOf(error, '$.client')"
