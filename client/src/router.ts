@@ -1,5 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import CaliperSettings from './devices/CaliperSettings.vue'
+import FitsView from './stations/match/FitsView.vue'
+import HouseView from './house/HouseView.vue'
 import JobView from './stations/JobView.vue'
 import LogView from './log/LogView.vue'
 import NewBand from './stations/match/NewBand.vue'
@@ -13,7 +14,9 @@ export const router = createRouter({
     { path: '/', component: StartView },
     { path: '/take-in', component: NewJob },
     { path: '/log', component: LogView },
-    { path: '/caliper', component: CaliperSettings },
+    { path: '/house', redirect: '/house/catalogue' },
+    { path: '/house/:part', component: HouseView },
+    { path: '/bands/:id(\\d+)/fits', component: FitsView },
     { path: '/bands/new', component: NewBand },
     { path: '/jobs/:id(\\d+)', redirect: (to) => `/jobs/${String(to.params.id)}/${pathOf.takeIn}` },
     { path: '/jobs/:id(\\d+)/:station', component: JobView },

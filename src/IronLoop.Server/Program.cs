@@ -1,6 +1,7 @@
 using System.Reflection;
 using IronLoop.Server;
 using IronLoop.Server.Bench;
+using IronLoop.Server.Catalogue;
 using IronLoop.Server.Clasp;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Demo;
@@ -11,6 +12,7 @@ using IronLoop.Server.HandOver;
 using IronLoop.Server.LogBook;
 using IronLoop.Server.Match;
 using IronLoop.Server.Rack;
+using IronLoop.Server.HouseRules;
 using IronLoop.Server.Size;
 using IronLoop.Server.TakeIn;
 using IronLoop.Storage;
@@ -44,6 +46,7 @@ builder.Services.Configure<GzipCompressionProviderOptions>(gzip => gzip.Level = 
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton(switches);
 builder.Services.AddSingleton<CaliperFeed>();
+builder.Services.AddSingleton<MatchShelf>();
 builder.Services.AddSingleton<CaliperListener>();
 
 // The document generator starts the application at build time, to read its routes; it must not touch a shop's file.
@@ -80,7 +83,12 @@ app.MapGauge();
 app.MapThreeWays();
 app.MapOwnBracelet();
 app.MapCaliper();
+app.MapJudge();
 app.MapMatch();
+app.MapLookUp();
+app.MapSpringBars();
+app.MapCatalogue();
+app.MapLimits();
 app.MapBands();
 app.MapClasp();
 app.MapSize();

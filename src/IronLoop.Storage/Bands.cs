@@ -1,6 +1,7 @@
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
 using Microsoft.Data.Sqlite;
 
 namespace IronLoop.Storage;
@@ -21,22 +22,57 @@ public sealed record StockBand(
 /// <summary>The bands in stock and the owners' own.</summary>
 public static class Bands
 {
+    private const string StoredColumns =
+        """
+        article, name, owner_client_id, kind, material, finish, colour, attaches, width_um, thickness_um,
+        solid_end, family, price_cents, in_stock, clasp_name,
+        clasp_twelve_um, clasp_six_um, clasp_micro_side, clasp_positions, clasp_step_um, clasp_position,
+        buckle_piece_um, tail_um, first_hole_um, hole_pitch_um, holes,
+        end_shape, end_thickness_um, tube_bore_um, nickel_safe, clasp_end_um, under_run_um, mesh_shortest_um, mesh_longest_um, mesh_notches
+        """;
+
+    private static readonly string Updates = string.Join(
+        ", ", StoredColumns.Split([',', '\n', ' ', '\r'], StringSplitOptions.RemoveEmptyEntries).Skip(1).Select(c => $"{c} = excluded.{c}"));
+
     /// <summary>Takes a band into stock.</summary>
     /// <param name="work">The piece of work.</param>
     /// <param name="stock">The band; its number is not looked at.</param>
     public static long Add(ShopWork work, StockBand stock)
     {
-        var (band, clasp, strap) = (stock.Band, stock.Band.Clasp, stock.Band.Strap);
-        var id = work.Insert(
-            """
-            INSERT INTO band (article, name, owner_client_id, kind, material, finish, colour, attaches, width_um, thickness_um,
-              solid_end, family, price_cents, in_stock, clasp_name,
-              clasp_twelve_um, clasp_six_um, clasp_micro_side, clasp_positions, clasp_step_um, clasp_position,
-              buckle_piece_um, tail_um, first_hole_um, hole_pitch_um, holes)
+        var id = Insert(work, stock, "");
+        AddLinks(work, id, stock.Band);
+        return id;
+    }
+
+    /// <summary>Takes a band into stock, in place of what was known under its article number.</summary>
+    /// <returns>Its number.</returns>
+    public static long AddOrReplace(ShopWork work, StockBand stock)
+    {
+        var id = Insert(work, stock, $" ON CONFLICT (article) DO UPDATE SET {Updates}");
+        work.Execute("DELETE FROM band_link WHERE band_id = $id", ("$id", id));
+        work.Execute("DELETE FROM band_spare WHERE band_id = $id", ("$id", id));
+        AddLinks(work, id, stock.Band);
+        return id;
+    }
+
+    /// <summary>The article numbers that are taken, and whether by an owner's own band.</summary>
+    public static IReadOnlyDictionary<string, bool> Articles(ShopWork work) =>
+        work.Query("SELECT article, owner_client_id IS NOT NULL AS own FROM band", row => (Article: row.Text("article"), Own: row.Yes("own")))
+            .ToDictionary(a => a.Article, a => a.Own, StringComparer.Ordinal);
+
+    private static long Insert(ShopWork work, StockBand stock, string onConflict)
+    {
+        var (band, clasp, strap, onePiece, mesh) = (stock.Band, stock.Band.Clasp, stock.Band.Strap, stock.Band.OnePiece, stock.Band.Mesh);
+        var hasNoBucklePiece = onePiece is not null || mesh is not null;
+        work.BandsChanged();
+        return work.Insert(
+            $"""
+            INSERT INTO band ({StoredColumns})
             VALUES ($article, $name, $owner, $kind, $material, $finish, $colour, $attaches, $width, $thickness,
               $solid, $family, $price, $in_stock, $clasp_name,
               $twelve, $six, $micro_side, $positions, $step, $position,
-              $buckle_piece, $tail, $first_hole, $hole_pitch, $holes)
+              $buckle_piece, $tail, $first_hole, $hole_pitch, $holes,
+              $end, $end_thickness, $bore, $nickel_safe, $clasp_end, $under_run, $shortest, $longest, $notches){onConflict}
             """,
             ("$article", stock.Article), ("$name", stock.Name), ("$owner", stock.OwnerClientId),
             ("$kind", band.Facts.Kind), ("$material", band.Facts.Material), ("$finish", stock.Finish), ("$colour", stock.Colour),
@@ -45,10 +81,11 @@ public static class Bands
             ("$clasp_name", band.ClaspName),
             ("$twelve", clasp?.Twelve), ("$six", clasp?.Six), ("$micro_side", clasp?.MicroSide), ("$positions", clasp?.Positions),
             ("$step", clasp?.Step), ("$position", clasp?.Position),
-            ("$buckle_piece", strap?.BucklePiece), ("$tail", strap?.Tail), ("$first_hole", strap?.FirstHole),
-            ("$hole_pitch", strap?.HolePitch), ("$holes", strap?.Holes));
-        AddLinks(work, id, band);
-        return id;
+            ("$buckle_piece", hasNoBucklePiece ? Length.Zero : strap?.BucklePiece), ("$tail", strap?.Tail),
+            ("$first_hole", strap?.FirstHole ?? onePiece?.FirstHole), ("$hole_pitch", strap?.HolePitch ?? onePiece?.HolePitch),
+            ("$holes", strap?.Holes ?? onePiece?.Holes), ("$end", band.Facts.End), ("$end_thickness", band.Facts.EndThickness),
+            ("$bore", band.Facts.TubeBore), ("$nickel_safe", band.Facts.NickelSafe), ("$clasp_end", band.ClaspEnd),
+            ("$under_run", onePiece?.UnderRun), ("$shortest", mesh?.Shortest), ("$longest", mesh?.Longest), ("$notches", mesh?.Notches));
     }
 
     /// <summary>Puts an owner's own bracelet, as it is known now, in place of what was known of it before.</summary>
@@ -64,6 +101,7 @@ public static class Bands
             ("$id", id), ("$width", band.Facts.Width), ("$thickness", band.Thickness), ("$family", band.Facts.Family), ("$clasp_name", band.ClaspName),
             ("$twelve", clasp?.Twelve), ("$six", clasp?.Six), ("$micro_side", clasp?.MicroSide), ("$positions", clasp?.Positions),
             ("$step", clasp?.Step), ("$position", clasp?.Position));
+        work.BandsChanged();
         work.Execute("DELETE FROM band_link WHERE band_id = $id", ("$id", id));
         work.Execute("DELETE FROM band_spare WHERE band_id = $id", ("$id", id));
         AddLinks(work, id, band);
@@ -94,9 +132,13 @@ public static class Bands
     public static string NextArticle(ShopWork work, string prefix) =>
         $"{prefix}-{work.Query("SELECT COALESCE(MAX(id), 0) + 1 AS next FROM band", row => row.Number("next")).Single()}";
 
-    /// <summary>The stock, and the owner's own bands first.</summary>
-    public static IReadOnlyList<StockBand> For(ShopWork work, long clientId) =>
-        Read(work, "band.owner_client_id IS NULL OR band.owner_client_id = $client", ("$client", clientId));
+    /// <summary>A client's own bands, the newest first.</summary>
+    public static IReadOnlyList<StockBand> OwnOf(ShopWork work, long clientId) =>
+        [.. Read(work, "band.owner_client_id = $client", ("$client", clientId)).OrderByDescending(b => b.Id)];
+
+    /// <summary>Several bands by number; those that are not there are left out.</summary>
+    public static IReadOnlyDictionary<long, StockBand> Find(ShopWork work, IReadOnlyCollection<long> ids) =>
+        ids.Distinct().Select(id => Find(work, id)).OfType<StockBand>().ToDictionary(b => b.Id);
 
     /// <summary>How many open jobs other than this one have chosen each band: those are spoken for.</summary>
     public static IReadOnlyDictionary<long, int> SpokenFor(ShopWork work, long exceptJobId) =>
@@ -107,8 +149,11 @@ public static class Bands
 
     /// <summary>Books one out of stock for a job that is handed over; an owner's own band is not stock.</summary>
     /// <returns>Whether there was one to book out.</returns>
-    public static bool BookOut(ShopWork work, long id) =>
-        work.Execute("UPDATE band SET in_stock = in_stock - 1 WHERE id = $id AND owner_client_id IS NULL AND in_stock > 0", ("$id", id)) == 1;
+    public static bool BookOut(ShopWork work, long id)
+    {
+        work.BandsChanged();
+        return work.Execute("UPDATE band SET in_stock = in_stock - 1 WHERE id = $id AND owner_client_id IS NULL AND in_stock > 0", ("$id", id)) == 1;
+    }
 
     private static List<StockBand> Read(ShopWork work, string where, params ReadOnlySpan<(string Name, object? Value)> values)
     {
@@ -128,29 +173,46 @@ public static class Bands
     private static StockBand Read(SqliteDataReader row, ILookup<(long, Side), Link> links, ILookup<long, SpareLinks> spares)
     {
         var id = row.Number("id");
+        var kind = row.Choice<BandKind>("kind");
+        var (finish, colour) = (row.Text("finish"), row.Text("colour"));
         var facts = new BandFacts(
-            row.Choice<BandKind>("kind"), row.Choice<BandMaterial>("material"), row.Length("width_um"),
-            row.Choice<BandAttachment>("attaches"), row.Maybe("solid_end", Columns.Yes), row.MaybeText("family"));
-        var isBracelet = row.Maybe("clasp_twelve_um", Columns.Length) is not null;
-        var clasp = isBracelet
-            ? new BraceletClasp(
-                row.Length("clasp_twelve_um"), row.Length("clasp_six_um"), row.Choice<Side>("clasp_micro_side"),
-                row.Count("clasp_positions"), row.Length("clasp_step_um"), row.Count("clasp_position"))
-            : null;
-        var strap = isBracelet
-            ? null
-            : new TwoPieceStrap(
-                row.Length("buckle_piece_um"), row.Length("tail_um"), row.Length("first_hole_um"), row.Length("hole_pitch_um"), row.Count("holes"));
+            kind, row.Choice<BandMaterial>("material"), row.Length("width_um"),
+            row.Choice<BandAttachment>("attaches"), row.Maybe("solid_end", Columns.Yes), row.MaybeText("family"))
+        {
+            End = row.Choice<BandEnd>("end_shape"),
+            EndThickness = row.Maybe("end_thickness_um", Columns.Length),
+            TubeBore = row.Maybe("tube_bore_um", Columns.Length),
+            NickelSafe = row.Maybe("nickel_safe", Columns.Yes),
+            Finish = finish.Length > 0 ? finish : null,
+            Colour = colour.Length > 0 ? colour : null,
+        };
+        var thickness = row.Length("thickness_um");
+        var isBracelet = kind == BandKind.LinkBracelet;
         var band = new Band(
             facts,
-            row.Length("thickness_um"),
+            thickness,
             row.Text("clasp_name"),
             isBracelet ? new Bracelet([.. links[(id, Side.Twelve)]], [.. links[(id, Side.Six)]]) : null,
             [.. spares[id]],
-            clasp,
-            strap);
+            isBracelet
+                ? new BraceletClasp(
+                    row.Length("clasp_twelve_um"), row.Length("clasp_six_um"), row.Choice<Side>("clasp_micro_side"),
+                    row.Count("clasp_positions"), row.Length("clasp_step_um"), row.Count("clasp_position"))
+                : null,
+            kind == BandKind.TwoPiece
+                ? new TwoPieceStrap(
+                    row.Length("buckle_piece_um"), row.Length("tail_um"), row.Length("first_hole_um"), row.Length("hole_pitch_um"), row.Count("holes"))
+                : null)
+        {
+            OnePiece = kind == BandKind.OnePiece
+                ? new OnePieceBand(
+                    row.Length("first_hole_um"), row.Length("hole_pitch_um"), row.Count("holes"), thickness, row.Maybe("under_run_um", Columns.Length))
+                : null,
+            Mesh = kind == BandKind.Mesh ? new MeshBand(row.Length("mesh_shortest_um"), row.Length("mesh_longest_um"), row.Count("mesh_notches")) : null,
+            ClaspEnd = row.Maybe("clasp_end_um", Columns.Length),
+        };
         return new StockBand(
             id, row.Text("article"), row.Text("name"), row.Maybe("owner_client_id", Columns.Number),
-            row.Text("finish"), row.Text("colour"), row.Number("price_cents"), row.Count("in_stock"), band);
+            finish, colour, row.Number("price_cents"), row.Count("in_stock"), band);
     }
 }

@@ -29,7 +29,8 @@ public static class Gaugings
         var stands = work.Query("SELECT figure FROM figure_stands WHERE job_id = $id", row => row.Choice<GaugedFigure>("figure"), ("$id", jobId)).ToHashSet();
         return work.Query(
             """
-            SELECT watch.attachment, watch.case_shape, watch.family, wrist.wear
+            SELECT watch.attachment, watch.case_shape, watch.family, watch.case_finish, watch.case_colour, wrist.wear,
+              job.water, job.nickel_sensitive, job.hair_pull, job.wished_colour
             FROM job JOIN watch ON watch.id = job.watch_id JOIN wrist ON wrist.job_id = job.id
             WHERE job.id = $id
             """,
@@ -42,7 +43,12 @@ public static class Gaugings
                 TryOnOf(work, jobId),
                 CopyOf(work, jobId),
                 OwnBracelets.Of(work, jobId),
-                stands),
+                stands)
+            {
+                Wishes = new Wishes(
+                    row.Maybe("water", Columns.Yes), row.Maybe("nickel_sensitive", Columns.Yes), row.Maybe("hair_pull", Columns.Yes),
+                    row.MaybeText("wished_colour"), row.MaybeText("case_finish"), row.MaybeText("case_colour")),
+            },
             ("$id", jobId)).Single();
     }
 
@@ -100,6 +106,15 @@ public static class Gaugings
             """,
             ("$id", jobId), ("$attachment", figures.Attachment), ("$shape", figures.CaseShape), ("$family", figures.Family));
         work.Execute("UPDATE wrist SET wear = $wear WHERE job_id = $id", ("$id", jobId), ("$wear", figures.Wear));
+    }
+
+    /// <summary>Stores what the band has to suit.</summary>
+    public static void Wish(ShopWork work, long jobId, Wishes wishes)
+    {
+        work.Execute("UPDATE job SET water = $water, nickel_sensitive = $nickel, hair_pull = $hair, wished_colour = $colour WHERE id = $id",
+            ("$id", jobId), ("$water", wishes.Water), ("$nickel", wishes.NickelSensitive), ("$hair", wishes.HairPull), ("$colour", wishes.Colour));
+        work.Execute("UPDATE watch SET case_finish = $finish, case_colour = $colour WHERE id = (SELECT watch_id FROM job WHERE id = $id)",
+            ("$id", jobId), ("$finish", wishes.CaseFinish), ("$colour", wishes.CaseColour));
     }
 
     /// <summary>Stores a try-on in place of the one before, or forgets it.</summary>

@@ -1,3 +1,4 @@
+using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using Microsoft.Data.Sqlite;
 
@@ -19,6 +20,7 @@ namespace IronLoop.Storage;
 /// <param name="PriceCents">The price agreed, in cents.</param>
 /// <param name="ReferredAt">When it was referred to a watchmaker; null when it is not.</param>
 /// <param name="ReferNote">What the owner is told about it.</param>
+/// <param name="Way">How a pull-through band is worn.</param>
 public sealed record Job(
     long Id,
     Client Client,
@@ -34,7 +36,8 @@ public sealed record Job(
     DateTimeOffset? ClosedAt,
     long? PriceCents,
     DateTimeOffset? ReferredAt,
-    string ReferNote);
+    string ReferNote,
+    PullThroughWay Way);
 
 /// <summary>The shop's jobs.</summary>
 public static class Jobs
@@ -79,6 +82,13 @@ public static class Jobs
             Read,
             [("$by", by), .. words.Select((w, i) => ($"$w{i}", (object?)Log.Containing(w)))]);
 
+    /// <summary>All jobs, closed ones too, of clients in whose name every word is found.</summary>
+    public static IReadOnlyList<Job> OfClient(ShopWork work, IReadOnlyList<string> words) =>
+        work.Query(
+            $"{Select} WHERE {string.Join(" AND ", words.Select((_, i) => $"client.name LIKE $w{i} ESCAPE '\\'"))} ORDER BY job.id LIMIT 200",
+            Read,
+            [.. words.Select((w, i) => ($"$w{i}", (object?)Log.Containing(w)))]);
+
     /// <summary>The fitters who have open jobs, by initials.</summary>
     public static IReadOnlyList<string> Fitters(ShopWork work) =>
         work.Query("SELECT DISTINCT taken_in_by FROM job WHERE closed_at IS NULL ORDER BY taken_in_by", row => row.Text("taken_in_by"));
@@ -89,8 +99,8 @@ public static class Jobs
             ("$id", id), ("$request", request), ("$words", words), ("$promised", promised), ("$price", priceCents));
 
     /// <summary>Chooses a band; the clasp has to be looked at again.</summary>
-    public static void ChooseBand(ShopWork work, long id, long bandId) =>
-        work.Execute("UPDATE job SET band_id = $band, clasp_kept_at = NULL WHERE id = $id", ("$id", id), ("$band", bandId));
+    public static void ChooseBand(ShopWork work, long id, long bandId, PullThroughWay way = PullThroughWay.Double) =>
+        work.Execute("UPDATE job SET band_id = $band, worn_way = $way, clasp_kept_at = NULL WHERE id = $id", ("$id", id), ("$band", bandId), ("$way", way));
 
     /// <summary>Keeps the band's clasp.</summary>
     public static void KeepClasp(ShopWork work, long id, DateTimeOffset at) =>
@@ -115,5 +125,6 @@ public static class Jobs
         row.Maybe("closed_at", Columns.Time),
         row.Maybe("price_cents", Columns.Number),
         row.Maybe("referred_at", Columns.Time),
-        row.Text("refer_note"));
+        row.Text("refer_note"),
+        row.Choice<PullThroughWay>("worn_way"));
 }

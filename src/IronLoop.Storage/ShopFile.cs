@@ -11,6 +11,7 @@ namespace IronLoop.Storage;
 public sealed class ShopFile
 {
     private readonly string _connectionString;
+    private long _bandsVersion;
 
     private ShopFile(string path)
     {
@@ -26,6 +27,9 @@ public sealed class ShopFile
 
     /// <summary>Where the file is.</summary>
     public string Path { get; }
+
+    /// <summary>Counts the times that bands were changed: what is made of them and kept in memory is stale when it has moved on.</summary>
+    public long BandsVersion => Interlocked.Read(ref _bandsVersion);
 
     /// <summary>Opens the file in a folder, making both when they are not there, and runs the migrations it lacks.</summary>
     /// <exception cref="InvalidOperationException">A migration failed; the file is as it was before that migration.</exception>
@@ -47,10 +51,10 @@ public sealed class ShopFile
     }
 
     /// <summary>Begins a piece of work: everything in it is stored together by <see cref="ShopWork.Keep"/>, or not at all.</summary>
-    public ShopWork Begin() => new(Connect(), writing: true);
+    public ShopWork Begin() => new(Connect(), writing: true, () => Interlocked.Increment(ref _bandsVersion));
 
     /// <summary>Begins a piece of work that only reads, and sees one moment of the shop.</summary>
-    public ShopWork Look() => new(Connect(), writing: false);
+    public ShopWork Look() => new(Connect(), writing: false, () => { });
 
     /// <summary>Lets go of the file, so that it can be moved or another process can take it.</summary>
     public static void LetGo() => SqliteConnection.ClearAllPools();

@@ -12,16 +12,26 @@ public sealed class ShopWork : IDisposable
 {
     private readonly SqliteConnection _connection;
     private readonly SqliteTransaction _transaction;
+    private readonly Action _onBandsKept;
+    private bool _bandsChanged;
 
-    internal ShopWork(SqliteConnection connection, bool writing)
+    internal ShopWork(SqliteConnection connection, bool writing, Action onBandsKept)
     {
-        _connection = connection;
+        (_connection, _onBandsKept) = (connection, onBandsKept);
         // A writer takes the write lock at once, so that what it read cannot change before it writes.
         _transaction = connection.BeginTransaction(deferred: !writing);
     }
 
     /// <summary>Stores everything done in this piece of work.</summary>
-    public void Keep() => _transaction.Commit();
+    public void Keep()
+    {
+        _transaction.Commit();
+        if (_bandsChanged)
+            _onBandsKept();
+    }
+
+    /// <summary>Says that bands are changed in this piece of work.</summary>
+    internal void BandsChanged() => _bandsChanged = true;
 
     /// <inheritdoc />
     public void Dispose()

@@ -19,4 +19,14 @@ public class HouseTests
     public void Storage_does_not_know_the_server() =>
         Types.InAssembly(typeof(ShopFile).Assembly).ShouldNot().HaveDependencyOnAny("IronLoop.Server", "Microsoft.AspNetCore").GetResult()
             .FailingTypeNames.ShouldBeNull();
+
+    [Fact]
+    public void No_two_types_of_the_contract_share_a_name()
+    {
+        // The document knows them by name alone: one would silently take the other's place.
+        var twice = typeof(Program).Assembly.GetTypes()
+            .Where(t => t is { IsNested: false, Namespace: not null } && !t.Name.Contains('<', StringComparison.Ordinal))
+            .GroupBy(t => t.Name).Where(g => g.Count() > 1).Select(g => g.Key);
+        twice.ShouldBeEmpty();
+    }
 }

@@ -23,8 +23,14 @@ public sealed class JobTests : IDisposable
         wear = "regular",
     });
 
+    private async Task<List<JsonNode>> Bands(long id)
+    {
+        var sheet = await _shop.Get($"/api/jobs/{id}/match?take=100");
+        return [.. sheet["own"]!.AsArray().Concat(sheet["page"]!.AsArray()).Select(m => m!)];
+    }
+
     private async Task<JsonNode> Band(long id, string article) =>
-        (await _shop.Get($"/api/jobs/{id}/match")).AsArray().Single(m => m!["band"]!["article"]!.GetValue<string>() == article)!;
+        (await Bands(id)).Single(m => m["band"]!["article"]!.GetValue<string>() == article);
 
     private async Task Choose(long id, string article) =>
         await _shop.Put($"/api/jobs/{id}/match", new { bandId = (await Band(id, article))["band"]!["id"]!.GetValue<long>() });
@@ -131,7 +137,7 @@ public sealed class JobTests : IDisposable
     {
         var id = await TakeIn();
         await Gauge(id);
-        var verdicts = (await _shop.Get($"/api/jobs/{id}/match")).AsArray().Select(m => m!["verdict"]!.GetValue<string>()).ToList();
+        var verdicts = (await Bands(id)).Select(m => m!["verdict"]!.GetValue<string>()).ToList();
         var order = new List<string> { "fits", "compromise", "unknown", "work", "no" };
         verdicts.ShouldBe(verdicts.OrderBy(order.IndexOf));
         var rubber = await Band(id, "SK-R22");
@@ -274,7 +280,7 @@ public sealed class JobTests : IDisposable
         band["links"]!.GetValue<int>().ShouldBe(17);
         var article = band["article"]!.GetValue<string>();
         (await Band(mine, article))["free"]!.GetValue<int>().ShouldBe(1);
-        (await _shop.Get($"/api/jobs/{other}/match")).AsArray().ShouldNotContain(m => m!["band"]!["article"]!.GetValue<string>() == article);
+        (await Bands(other)).ShouldNotContain(m => m["band"]!["article"]!.GetValue<string>() == article);
         await _shop.Put($"/api/jobs/{other}/match", new { bandId = band["id"]!.GetValue<long>() }, HttpStatusCode.NotFound);
         await Gauge(mine);
         await Choose(mine, article);

@@ -142,6 +142,93 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/match/judge': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Judges a band on a watch. */
+    post: operations['judge']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/match/judge-clasp': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Judges a clasp on a band's end. */
+    post: operations['judgeClasp']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/bands/{id}/fits': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The open jobs a band would fit, best first; with a client's name, that client's watches. */
+    get: operations['fits']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/spring-bars': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The spring bars in stock. */
+    get: operations['springBars']
+    /** Puts a spring bar in stock, or changes the one of that article number. */
+    put: operations['setSpringBar']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/limits': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The limits of the rules, with their defaults. */
+    get: operations['limits']
+    /** Sets a limit, or goes back to its default. */
+    put: operations['setLimit']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/bands': {
     parameters: {
       query?: never
@@ -554,6 +641,125 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/jobs/{id}/match/wishes': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** What the band has to suit. */
+    put: operations['wish']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/match/{bandId}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** One band judged for the job. */
+    get: operations['matchOne']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/match/{bandId}/loop': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The loop with a band, before any commitment. */
+    get: operations['previewBand']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/catalogue': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Reads a catalogue and looks it over; nothing is stored yet. */
+    post: operations['readCatalogue']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/catalogue/{id}/columns': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Says which column each header is, and looks it over again. */
+    put: operations['mapCatalogue']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/catalogue/{id}/import': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Takes it into the stock. */
+    post: operations['importCatalogue']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/catalogue/{id}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** How far an import has come. */
+    get: operations['catalogueProgress']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/jobs/{id}/size': {
     parameters: {
       query?: never
@@ -647,6 +853,15 @@ export interface components {
   schemas: {
     /** @enum {unknown} */
     AssumedFigure: 'aspect' | 'barRiseMm' | 'barToBarMm'
+    /** @enum {unknown} */
+    Attachment: 'springBarDrilled' | 'springBarBlind' | 'fixedBar' | 'screwBar' | 'screwSlot' | 'ownShape'
+    BadCell: {
+      /** Format: int32 */
+      line: number
+      column: string
+      value: string
+      reason: string
+    }
     BagLineWire: {
       what: string
       /** Format: int32 */
@@ -670,6 +885,8 @@ export interface components {
       adjustsMm: number
     }
     /** @enum {unknown} */
+    BandEnd: 'straight' | 'curved' | 'fitted'
+    /** @enum {unknown} */
     BandKind: 'twoPiece' | 'onePiece' | 'mesh' | 'linkBracelet'
     /** @enum {unknown} */
     BandMaterial: 'leather' | 'textile' | 'rubber' | 'metal'
@@ -691,6 +908,13 @@ export interface components {
       price?: null | string
       bracelet?: null | components['schemas']['BraceletSheet']
       strap?: null | components['schemas']['StrapSheet']
+      onePiece?: null | components['schemas']['OnePieceSheet']
+      mesh?: null | components['schemas']['MeshSheet']
+      end?: components['schemas']['BandEnd']
+      endThickness?: null | string
+      tubeBore?: null | string
+      claspEnd?: null | string
+      nickelSafe?: null | boolean
     }
     BandWire: {
       /** Format: int64 */
@@ -717,10 +941,21 @@ export interface components {
       bucklePieceMm: null | number
       /** Format: int32 */
       holes: null | number
+      /** @description Millimetres, at most three decimals. */
+      shortestMm: null | number
+      /** @description Millimetres, at most three decimals. */
+      longestMm: null | number
+      end: components['schemas']['BandEnd']
+      nickelSafe: null | boolean
       /** Format: int32 */
       links: number
       /** Format: int32 */
       linksOut: number
+    }
+    /** @enum {unknown} */
+    BarStyle: 'plain' | 'flanged' | 'quickRelease'
+    BeginImport: {
+      skipBad: boolean
     }
     BraceletSheet: {
       twelve: string
@@ -782,6 +1017,31 @@ export interface components {
       /** Format: int32 */
       count: number
     }
+    CatalogueSample: {
+      /** Format: int32 */
+      line: number
+      band: components['schemas']['BandWire']
+    }
+    CatalogueWire: {
+      id: string
+      state: components['schemas']['ImportState']
+      delimiter: string
+      decimal: string
+      columns: components['schemas']['ColumnWire'][]
+      missing: string[]
+      known: string[]
+      samples: components['schemas']['CatalogueSample'][]
+      /** Format: int32 */
+      rows: number
+      /** Format: int32 */
+      badRows: number
+      /** Format: int32 */
+      added: number
+      /** Format: int32 */
+      updated: number
+      bad: components['schemas']['BadCell'][]
+      says: string
+    }
     CentringWire: {
       /** @description Millimetres, at most three decimals. */
       desiredMm: number
@@ -791,7 +1051,12 @@ export interface components {
     ChooseWire: {
       /** Format: int64 */
       bandId: number
+      /** @enum {unknown} */
+      way?: 'double' | 'single' | 'reversedDouble' | 'reversedSingle' | null
+      consentSignedBy?: null | string
     }
+    /** @enum {unknown} */
+    ClaspKind: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide'
     ClaspWire: {
       /** @description Millimetres, at most three decimals. */
       twelveMm: number
@@ -809,6 +1074,18 @@ export interface components {
       name: string
       contact: string
       watches: string[]
+    }
+    ColumnWire: {
+      header: string
+      column: null | string
+    }
+    ConsentWire: {
+      /** Format: int64 */
+      bandId: number
+      work: string
+      signedBy: string
+      /** Format: date-time */
+      signedAt: string
     }
     CopySheet: {
       loop: string
@@ -853,6 +1130,7 @@ export interface components {
       lugToLugMm: null | number
       headAssumed: boolean
       bandChosen: boolean
+      tried: boolean
       /** @description Millimetres, at most three decimals. */
       thicknessMm: number
       pieces: components['schemas']['PieceWire'][]
@@ -992,6 +1270,15 @@ export interface components {
     HealthWire: {
       status: string
     }
+    HeldAgainst: {
+      /** Format: int64 */
+      jobId: number
+      client: string
+      watch: string
+      closed: boolean
+      verdict: components['schemas']['Verdict']
+      says: string
+    }
     HttpValidationProblemDetails: {
       type?: null | string
       title?: null | string
@@ -1003,6 +1290,8 @@ export interface components {
         [key: string]: string[]
       }
     }
+    /** @enum {unknown} */
+    ImportState: 'waiting' | 'running' | 'done' | 'refused'
     JobWire: {
       /** Format: int64 */
       id: number
@@ -1032,6 +1321,88 @@ export interface components {
       stepsDone: number
       /** Format: int32 */
       steps: number
+    }
+    JudgeAnswer: {
+      verdict: components['schemas']['Verdict']
+      rules: components['schemas']['RuleWire'][]
+    }
+    JudgeClaspRequest: {
+      bandEnd: components['schemas']['JudgedEnd']
+      clasp: components['schemas']['JudgedClasp']
+    }
+    JudgeRequest: {
+      watch: components['schemas']['JudgedWatch']
+      band: components['schemas']['JudgedBand']
+      wearer?: null | components['schemas']['JudgedWearer']
+    }
+    JudgedBand: {
+      kind: components['schemas']['BandKind']
+      material: components['schemas']['BandMaterial']
+      /** @description Millimetres, at most three decimals. */
+      widthMm: number
+      attaches: components['schemas']['BandAttachment']
+      end?: components['schemas']['BandEnd']
+      solidEnd?: null | boolean
+      /** @description Millimetres, at most three decimals. */
+      endThicknessMm?: null | number
+      /** @description Millimetres, at most three decimals. */
+      tubeBoreMm?: null | number
+      /** Format: int32 */
+      layers?: null | number
+      /** @description Millimetres, at most three decimals. */
+      layerThicknessMm?: null | number
+      family?: null | string
+      nickelSafe?: null | boolean
+    }
+    JudgedClasp: {
+      kind: components['schemas']['ClaspKind']
+      /** @description Millimetres, at most three decimals. */
+      innerWidthMm?: null | number
+      /** @description Millimetres, at most three decimals. */
+      tubeMm?: null | number
+      /** @description Millimetres, at most three decimals. */
+      overButtonsMm?: null | number
+      /** @description Millimetres, at most three decimals. */
+      throatMm?: null | number
+      /** @description Millimetres, at most three decimals. */
+      barMm?: null | number
+    }
+    JudgedEnd: {
+      kind: components['schemas']['BandKind']
+      material: components['schemas']['BandMaterial']
+      /** @description Millimetres, at most three decimals. */
+      widthMm?: null | number
+      /** @description Millimetres, at most three decimals. */
+      notchMm?: null | number
+      /** @description Millimetres, at most three decimals. */
+      boreMm?: null | number
+      /** @description Millimetres, at most three decimals. */
+      thicknessMm?: null | number
+      notchedEnd?: null | boolean
+      otherEndPlain?: null | boolean
+    }
+    JudgedWatch: {
+      attachment: components['schemas']['Attachment']
+      /** @description Millimetres, at most three decimals. */
+      lugWidthMm?: null | number
+      /** @description Millimetres, at most three decimals. */
+      barGapMm?: null | number
+      /** @description Millimetres, at most three decimals. */
+      lugHoleMm?: null | number
+      /** @description Millimetres, at most three decimals. */
+      ownBarMm?: null | number
+      /** @description Millimetres, at most three decimals. */
+      slotHeightMm?: null | number
+      /** @enum {unknown} */
+      caseShape?: 'round' | 'flatSided' | null
+      family?: null | string
+      /** @description Millimetres, at most three decimals. */
+      heightMm?: null | number
+    }
+    JudgedWearer: {
+      water?: null | boolean
+      nickelSensitive?: null | boolean
+      hairPull?: null | boolean
     }
     LayOutClaspWire: {
       name: string
@@ -1067,6 +1438,51 @@ export interface components {
       spares: components['schemas']['PlacedLinkWire'][]
       clasp: null | components['schemas']['LayOutClaspWire']
       strap: null | components['schemas']['LayOutStrapWire']
+    }
+    /** @enum {unknown} */
+    Limit:
+      | 'softFits'
+      | 'softShows'
+      | 'softSqueeze'
+      | 'rubberSqueeze'
+      | 'softTrim'
+      | 'metalFits'
+      | 'metalPlay'
+      | 'metalReading'
+      | 'metalFile'
+      | 'endRoom'
+      | 'curvedBar'
+      | 'usualBar'
+      | 'tubeRoom'
+      | 'tipRoom'
+      | 'barShorter'
+      | 'barLonger'
+      | 'slotPress'
+      | 'wristOverHeight'
+      | 'flatSided'
+      | 'claspSoftFits'
+      | 'claspSoftShows'
+      | 'claspSoftSqueeze'
+      | 'claspMetalFits'
+      | 'claspMetalPlay'
+      | 'claspMetalReading'
+      | 'tubeFits'
+      | 'tubePlay'
+      | 'buttonsLeast'
+      | 'buttonsMost'
+    LimitWire: {
+      limit: components['schemas']['Limit']
+      rule: string
+      says: string
+      /** Format: double */
+      value: number
+      /** Format: double */
+      usual: number
+      /** Format: double */
+      lowest: number
+      /** Format: double */
+      highest: number
+      isLength: boolean
     }
     LinkCountWire: {
       /** @description Millimetres, at most three decimals. */
@@ -1124,6 +1540,9 @@ export interface components {
       figures: null | components['schemas']['LoopFiguresWire']
       finalFigures?: null | string
     }
+    MappingWire: {
+      columns: components['schemas']['ColumnWire'][]
+    }
     MarkWire: {
       /** Format: int64 */
       id: number
@@ -1131,14 +1550,42 @@ export interface components {
       kind: components['schemas']['DamageKind']
       note: string
     }
+    MatchSheet: {
+      own: components['schemas']['MatchWire'][]
+      page: components['schemas']['MatchWire'][]
+      nearestMisses: components['schemas']['MatchWire'][]
+      /** Format: int32 */
+      total: number
+      /** Format: int32 */
+      skip: number
+      counts: components['schemas']['VerdictCount'][]
+      finishes: string[]
+      colours: string[]
+      wishes: components['schemas']['WishesWire']
+      consent: null | components['schemas']['ConsentWire']
+      lugWidthSpread: null | string
+    }
     MatchWire: {
       band: components['schemas']['BandWire']
       verdict: components['schemas']['Verdict']
+      deciding: null | string
       rules: components['schemas']['RuleWire'][]
+      reach: null | components['schemas']['WearerReach']
+      ways: components['schemas']['WayToWear'][]
       /** Format: int32 */
       free: number
       chosen: boolean
+      needsConsent: boolean
       whyNot: null | string
+    }
+    MeshSheet: {
+      shortest: string
+      longest: string
+      /**
+       * Format: int32
+       * @default 0
+       */
+      notches: number
     }
     NeedAnswer: {
       /** Format: double */
@@ -1166,6 +1613,13 @@ export interface components {
       typed: string
       /** @default false */
       byLine: boolean
+    }
+    OnePieceSheet: {
+      firstHole: string
+      holePitch: string
+      /** Format: int32 */
+      holes: number
+      underRun?: null | string
     }
     /** @enum {unknown} */
     OutsideCraft:
@@ -1302,6 +1756,8 @@ export interface components {
       detail?: null | string
       instance?: null | string
     }
+    /** @enum {unknown} */
+    PullThroughWay: 'double' | 'single' | 'reversedDouble' | 'reversedSingle'
     ReachWire: {
       /** @description Millimetres, at most three decimals. */
       shortestMm: null | number
@@ -1360,6 +1816,11 @@ export interface components {
     }
     /** @enum {unknown} */
     Season: 'winter' | 'spring' | 'summer' | 'autumn'
+    SetLimit: {
+      limit: components['schemas']['Limit']
+      /** Format: double */
+      value?: null | number
+    }
     SheetLinkWire: {
       /** @description Millimetres, at most three decimals. */
       pitchMm: number
@@ -1372,6 +1833,33 @@ export interface components {
       pitchMm: number
       /** Format: int32 */
       count: number
+    }
+    SpringBarSheet: {
+      article: string
+      length: string
+      body: string
+      tip: string
+      /** @default false */
+      curved: boolean
+      style?: components['schemas']['BarStyle']
+      /**
+       * Format: int32
+       * @default 1
+       */
+      inStock: number
+    }
+    SpringBarWire: {
+      article: string
+      /** @description Millimetres, at most three decimals. */
+      lengthMm: number
+      /** @description Millimetres, at most three decimals. */
+      bodyMm: number
+      /** @description Millimetres, at most three decimals. */
+      tipMm: number
+      curved: boolean
+      style: components['schemas']['BarStyle']
+      /** Format: int32 */
+      inStock: number
     }
     /** @enum {unknown} */
     Station: 'takeIn' | 'gauge' | 'match' | 'clasp' | 'size' | 'bench' | 'handOver'
@@ -1473,8 +1961,29 @@ export interface components {
     }
     /** @enum {unknown} */
     Verdict: 'fits' | 'compromise' | 'unknown' | 'work' | 'no'
+    VerdictCount: {
+      verdict: components['schemas']['Verdict']
+      /** Format: int32 */
+      count: number
+    }
     /** @enum {unknown} */
     Way: 'measured' | 'tryOn' | 'copy'
+    WayToWear: {
+      way: components['schemas']['PullThroughWay']
+      /** Format: int32 */
+      layers: number
+      /** @description Millimetres, at most three decimals. */
+      raiseMm: number
+      /** @description Millimetres, at most three decimals. */
+      targetMm: null | number
+      /** Format: int32 */
+      hole: null | number
+      /** @description Millimetres, at most three decimals. */
+      lengthMm: null | number
+      feels: string
+      verdict: components['schemas']['Verdict']
+      says: string
+    }
     WayWire: {
       way: components['schemas']['Way']
       /** Format: double */
@@ -1491,9 +2000,32 @@ export interface components {
       sigmaMm: number
       says: null | string
     }
+    WearerReach: {
+      /** @description Millimetres, at most three decimals. */
+      shortestMm: number
+      /** @description Millimetres, at most three decimals. */
+      longestMm: number
+      /** @description Millimetres, at most three decimals. */
+      targetMm: number
+      /** @description Millimetres, at most three decimals. */
+      windowMm: number
+      text: string
+    }
+    WishesWire: {
+      water?: null | boolean
+      nickelSensitive?: null | boolean
+      hairPull?: null | boolean
+      colour?: null | string
+      caseFinish?: null | string
+      caseColour?: null | string
+    }
     WorkWire: {
       what: string
       reversible: boolean
+      tools: string
+      /** Format: int32 */
+      minutes: number
+      caution: null | string
     }
     WristVisitWire: {
       /** Format: int64 */
@@ -1798,6 +2330,211 @@ export interface operations {
         }
         content: {
           'application/json': components['schemas']['ClientWire'][]
+        }
+      }
+    }
+  }
+  judge: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['JudgeRequest']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['JudgeAnswer']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  judgeClasp: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['JudgeClaspRequest']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['JudgeAnswer']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  fits: {
+    parameters: {
+      query?: {
+        client?: string
+      }
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['HeldAgainst'][]
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  springBars: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['SpringBarWire'][]
+        }
+      }
+    }
+  }
+  setSpringBar: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SpringBarSheet']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['SpringBarWire'][]
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  limits: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LimitWire'][]
+        }
+      }
+    }
+  }
+  setLimit: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SetLimit']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LimitWire'][]
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
         }
       }
     }
@@ -2715,7 +3452,17 @@ export interface operations {
   }
   match: {
     parameters: {
-      query?: never
+      query?: {
+        kind?: string
+        material?: string
+        finish?: string
+        colour?: string
+        mostPrice?: string
+        inStock?: boolean
+        verdict?: string
+        skip?: number
+        take?: number
+      }
       header?: never
       path: {
         id: number
@@ -2730,7 +3477,16 @@ export interface operations {
           [name: string]: unknown
         }
         content: {
-          'application/json': components['schemas']['MatchWire'][]
+          'application/json': components['schemas']['MatchSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
         }
       }
       /** @description Not Found */
@@ -2768,6 +3524,15 @@ export interface operations {
           'application/json': components['schemas']['JobWire']
         }
       }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
       /** @description Not Found */
       404: {
         headers: {
@@ -2779,6 +3544,255 @@ export interface operations {
       }
       /** @description Conflict */
       409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  wish: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['WishesWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['JobWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  matchOne: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+        bandId: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['MatchWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  previewBand: {
+    parameters: {
+      query?: {
+        way?: string
+      }
+      header?: never
+      path: {
+        id: number
+        bandId: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LoopSheet']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  readCatalogue: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['CatalogueWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  mapCatalogue: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: string
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['MappingWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['CatalogueWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  importCatalogue: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: string
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BeginImport']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['CatalogueWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  catalogueProgress: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: string
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['CatalogueWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
         headers: {
           [name: string]: unknown
         }

@@ -19,7 +19,6 @@ export type Figure = Schemas['FigureWire']
 export type Job = Schemas['JobWire']
 export type LayOut = Schemas['LayOutWire']
 export type LoopSheet = Schemas['LoopSheet']
-export type Match = Schemas['MatchWire']
 export type Piece = Schemas['PieceWire']
 export type OutsideCraft = Schemas['OutsideCraft']
 export type PlacedLink = Schemas['PlacedLinkWire']
@@ -129,9 +128,6 @@ export function useJob(jobId: MaybeRefOrGetter<number>) {
       queryFn: () => answered(api.GET('/api/jobs/{id}/loop', path())),
     }),
     correct: change((body: TakeIn) => answered(api.PUT('/api/jobs/{id}/take-in', { ...path(), body }))),
-    choose: change((bandId: number) =>
-      answered(api.PUT('/api/jobs/{id}/match', { ...path(), body: { bandId } })),
-    ),
     keepClasp: change<void>(() => answered(api.PUT('/api/jobs/{id}/clasp/keep', path()))),
     arrange: reshape((body: ByHand) => answered(api.PUT('/api/jobs/{id}/size', { ...path(), body }))),
     backToPlan: reshape<void>(() => answered(api.DELETE('/api/jobs/{id}/size', path()))),
@@ -140,13 +136,6 @@ export function useJob(jobId: MaybeRefOrGetter<number>) {
       answered(api.POST('/api/jobs/{id}/hand-over', { ...path(), body })),
     ),
   }
-}
-
-export function useMatches(jobId: MaybeRefOrGetter<number>) {
-  return useQuery({
-    queryKey: computed(() => ['match', toValue(jobId)]),
-    queryFn: () => answered(api.GET('/api/jobs/{id}/match', { params: { path: { id: toValue(jobId) } } })),
-  })
 }
 
 /** Condition, what came along, photos and referral of one job. */

@@ -27,7 +27,7 @@ watchEffect(() => theme.change(evening.value ? 'evening' : 'paper'))
       <JobRack />
       <div class="foot">
         <v-btn variant="text" to="/log">Log</v-btn>
-        <v-btn variant="text" to="/caliper">Caliper</v-btn>
+        <v-btn variant="text" to="/house">House</v-btn>
         <v-btn variant="text" @click="evening = !evening">{{ evening ? 'Daylight' : 'Evening' }}</v-btn>
       </div>
     </nav>

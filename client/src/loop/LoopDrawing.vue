@@ -59,7 +59,7 @@ const wanders = computed(() => Math.abs(props.drawing.claspCentre.x - props.draw
     <ellipse class="wrist" :rx="drawing.halfWidthMm" :ry="drawing.halfDepthMm" />
     <text class="name" y="1">wrist</text>
 
-    <g class="band" :class="{ assumed: !drawing.bandChosen }">
+    <g class="band" :class="{ assumed: !drawing.bandChosen, tried: drawing.tried }">
       <template v-for="(piece, i) in drawing.pieces" :key="i">
         <path
           class="edge"
@@ -195,6 +195,13 @@ const wanders = computed(() => Math.abs(props.drawing.claspCentre.x - props.draw
 .hatch-line {
   stroke: rgb(var(--v-theme-on-surface));
   stroke-width: 0.8;
+}
+/* Looked at before any commitment: the links are there, their edges dashed. */
+.band.tried .edge {
+  stroke-dasharray: 1.2 0.7;
+}
+.band.tried .body {
+  opacity: 0.75;
 }
 .band.assumed .body {
   stroke: none;

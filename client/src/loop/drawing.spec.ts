@@ -10,6 +10,7 @@ const drawing = (points: number[]): Drawing => ({
   lugToLugMm: 48,
   headAssumed: false,
   bandChosen: true,
+  tried: false,
   thicknessMm: 3,
   pieces: [{ kind: 'link', side: 'six', ordinal: 0, fate: 'stays', points }],
   lowest: { x: 0, y: -27 },

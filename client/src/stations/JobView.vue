@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { GaugedFigure } from '../api/gauge'
+import { useTried, type PullThroughWay } from '../api/match'
 import { useJob } from '../api/shop'
 import { wholeOf } from '../api/refused'
 import StationChain from '../frame/StationChain.vue'
@@ -41,7 +42,20 @@ const figure = ref<GaugedFigure | null>(null)
 const part = ref('watch')
 const shop = useJob(id)
 const job = computed(() => shop.job.data.value)
-const loop = computed(() => shop.loop.data.value)
+/** A band that is only looked at, at Match. */
+const tried = ref<{ bandId: number; way: PullThroughWay } | null>(null)
+const triedLoop = useTried(id, tried)
+const loop = computed(() =>
+  station.value === 'match' && tried.value && triedLoop.data.value
+    ? triedLoop.data.value
+    : shop.loop.data.value,
+)
+/** A sheet that takes the whole width for a while. */
+const wide = ref(false)
+watch([id, station], () => {
+  tried.value = null
+  wide.value = false
+})
 const says = computed(() => job.value?.stations.find((s) => s.station === station.value)?.says)
 const changeable = computed(
   () => station.value === 'size' && job.value?.closedAt === null && job.value.stepsDone === 0,
@@ -78,7 +92,7 @@ function move(position: number) {
     </header>
     <StationChain :job="job" :here="station" />
 
-    <div class="mid">
+    <div class="mid" :class="{ wide }">
       <div class="sheet">
         <p class="says" data-testid="says">{{ says }}</p>
         <component
@@ -90,9 +104,11 @@ function move(position: number) {
           @put-in="putIn"
           @figure="figure = $event"
           @part="part = $event"
+          @try="tried = $event"
+          @wide="wide = $event"
         />
       </div>
-      <div class="view">
+      <div v-if="!wide" class="view">
         <ConditionView v-if="station === 'takeIn'" :key="job.id" :job="job" />
         <GaugeView v-else-if="station === 'gauge'" :job-id="job.id" :figure="figure" :loop="loop" />
         <div v-else-if="loop?.drawing" class="drawing">
@@ -162,6 +178,9 @@ h1 {
   grid-template-columns: minmax(400px, 5fr) minmax(0, 6fr);
   gap: 28px;
   min-height: 0;
+}
+.mid.wide {
+  grid-template-columns: minmax(0, 1fr);
 }
 .sheet {
   display: flex;

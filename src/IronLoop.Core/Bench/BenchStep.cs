@@ -77,6 +77,49 @@ public static class BenchSteps
         new("check", "finish", "Turn and pull at both bars; both keepers hold the tail; nothing scratches or pinches.", null),
     ];
 
+    /// <summary>The steps for a band pulled through under the case, worn in a way.</summary>
+    /// <param name="way">How it is worn.</param>
+    /// <param name="isOnBars">Whether bars have to go into the bare head first.</param>
+    /// <param name="fit">The hole agreed.</param>
+    /// <param name="holes">How many holes there are.</param>
+    /// <param name="work">What matching listed as work before the band goes on.</param>
+    public static IReadOnlyList<BenchStep> Of(PullThroughWay way, bool isOnBars, StrapFit fit, int holes, IReadOnlyList<PieceOfWork> work)
+    {
+        var isReversed = way is PullThroughWay.ReversedDouble or PullThroughWay.ReversedSingle;
+        var (first, second) = isReversed ? ("6", "12") : ("12", "6");
+        return
+        [
+            new("protect", "prepare", "Lay the watch on the soft mat, case back toward you.", null),
+            .. WorkFirst(work),
+            .. isOnBars ? (BenchStep[])[new("bars", "prepare", "Put both bars into the bare head and listen for each click; pull at both.", BarsFly)] : [],
+            new("thread", "first side", $"The buckle end lies on the {first} side. Thread the band down past the bar there and under the case.", null),
+            new("close", "second side", OnePieceBand.Layers(way) == 2
+                ? $"Up past the bar on the {second} side and back through the loop of the under-flap: two layers lie under the case."
+                : $"Up past the bar on the {second} side; the under-flap stays beside it, and the hand goes between: one layer lies under the case.", null),
+            new("try-on", "try on",
+                $"Slide the head to its middle and close it in hole {Position(fit)} of {holes}, counted from the tight end. New textile gives: start snug.", null),
+            new("check", "finish", "The band passes under both bars, so that one failing bar does not drop the head. Nothing scratches or pinches.", null),
+        ];
+    }
+
+    /// <summary>The steps for mesh with a slide clasp.</summary>
+    /// <param name="attachment">How the watch takes it.</param>
+    /// <param name="fit">The notch or place agreed.</param>
+    /// <param name="mesh">The mesh.</param>
+    /// <param name="work">What matching listed as work before it goes on.</param>
+    public static IReadOnlyList<BenchStep> Of(Attachment attachment, StrapFit fit, MeshBand mesh, IReadOnlyList<PieceOfWork> work) =>
+    [
+        new("protect", "prepare", "Lay the watch on the soft mat, case back toward you. Tape the lugs.", null),
+        .. WorkFirst(work),
+        new("lengthen", "prepare", "Lift the clasp's flap near one end, never in its middle, and let the mesh out wide for the try-on.", null),
+        new("clasp-side", "first side", $"The plain clasp piece goes on the 12 side. {Mount(attachment)}", BarsFly),
+        new("long-side", "second side", $"The long piece goes on the 6 side. {Mount(attachment)}", BarsFly),
+        new("try-on", "try on", mesh.Notches > 0
+            ? $"Set the clasp to notch {Position(fit)} of {mesh.Notches}, counted from the tight end; close the flap with something blunt until it snaps, and judge the ease."
+            : $"Set the clasp so that the loop measures {fit.Length.ToTenths()}; close the flap with something blunt until it snaps, and judge the ease.", null),
+        new("check", "finish", "The flap's lock resists; inner catch on its bar, then the cover. Turn and pull at both bars.", null),
+    ];
+
     /// <summary>
     /// Whether a step may be ticked or taken back: steps are worked in order, so that the second side is never opened
     /// before the try-on.
@@ -104,8 +147,9 @@ public static class BenchSteps
         }
         for (var i = 0; i < work.Count; i++)
         {
-            yield return new($"work-{(i + 1).ToString(CultureInfo.InvariantCulture)}", "prepare", work[i].What + ".",
-                work[i].Reversible ? BarsFly : "Move the head away first; hold the work, cut and push away from the hand; eye protection for metal.");
+            var tools = work[i].Tools.Length > 0 ? $" With {work[i].Tools}; about {work[i].Minutes.ToString(CultureInfo.InvariantCulture)} minutes." : "";
+            yield return new($"work-{(i + 1).ToString(CultureInfo.InvariantCulture)}", "prepare", $"{work[i].What}.{tools}",
+                work[i].Caution ?? (work[i].Reversible ? BarsFly : "Move the head away first; hold the work, cut and push away from the hand; eye protection for metal."));
         }
     }
 

@@ -59,14 +59,14 @@ public sealed record FitRulers(Ruler Ease, Temper Temper, Ruler OffCentre, Ruler
     /// <param name="strap">The strap.</param>
     /// <param name="needed">Length at zero ease, in millimetres.</param>
     /// <param name="wear">The wear window.</param>
-    public static FitRulers Of(StrapFit fit, TwoPieceStrap strap, double needed, Wear wear) =>
+    public static FitRulers Of(StrapFit fit, HoledBand strap, double needed, Wear wear) =>
         Of(
             fit.Length - Length.Nearest(needed),
             wear,
             fit.TwiceOffCentre,
             null,
-            Ruler.Of(fit.Tighter, strap.HolePitch, null),
-            Ruler.Of(fit.Looser, strap.HolePitch, null));
+            Ruler.Of(fit.Tighter, strap.Step, null),
+            Ruler.Of(fit.Looser, strap.Step, null));
 
     private static FitRulers Of(
         Length ease, Wear wear, Length twiceOffCentre, (Length From, Length To)? centre, Ruler tighter, Ruler looser)

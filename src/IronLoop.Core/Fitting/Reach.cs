@@ -60,14 +60,18 @@ public sealed class Reach
 
     /// <summary>The reach of a link bracelet: every arrangement and position with no wander.</summary>
     /// <exception cref="PlanTooLargeException">More arrangements than are gathered.</exception>
-    public static Reach Of(PlanRequest request)
+    public static Reach Of(PlanRequest request) =>
+        Of(Arrangements(request).Select(a => new ReachedLength(a.Length, a.Position > 0 && a.Position < request.Clasp.Positions - 1)));
+
+    /// <summary>Every length of a link bracelet with no wander, with the position it is made in; some more than once.</summary>
+    /// <exception cref="PlanTooLargeException">More arrangements than are gathered.</exception>
+    internal static List<(Length Length, int Position)> Arrangements(PlanRequest request)
     {
         var clasp = request.Clasp;
-        var kinds = new LinkKinds(request);
-        var halves = HalfLoops(request, kinds);
+        var halves = HalfLoops(request, new LinkKinds(request));
         var wanted = 2 * request.Centring.Desired.Micrometres;
         var centreTolerance = 2 * request.Centring.Tolerance.Micrometres;
-        var lengths = new List<ReachedLength>();
+        var lengths = new List<(Length Length, int Position)>();
         foreach (var (sum12, sum6) in halves)
         {
             for (var position = 0; position < clasp.Positions; position++)
@@ -79,10 +83,10 @@ public sealed class Reach
                     continue;
                 if (lengths.Count >= MostLengths)
                     throw new PlanTooLargeException();
-                lengths.Add(new ReachedLength(new(twelve + six), position > 0 && position < clasp.Positions - 1));
+                lengths.Add((new Length(twelve + six), position));
             }
         }
-        return Of(lengths);
+        return lengths;
     }
 
     /// <summary>Whether some length lies within the window of a target.</summary>

@@ -8,42 +8,29 @@ namespace IronLoop.Core.Fitting;
 /// <param name="FirstHole">From the tail's lug end to its first hole, the tightest.</param>
 /// <param name="HolePitch">From one hole to the next.</param>
 /// <param name="Holes">How many holes.</param>
-public sealed record TwoPieceStrap(Length BucklePiece, Length Tail, Length FirstHole, Length HolePitch, int Holes)
+public sealed record TwoPieceStrap(Length BucklePiece, Length Tail, Length FirstHole, Length HolePitch, int Holes) : HoledBand(Holes, HolePitch)
 {
     /// <summary>The tail must pass the buckle by this much, or both keepers cannot hold it.</summary>
     public static readonly Length KeeperLength = Length.FromMillimetres(25);
 
+    /// <inheritdoc />
+    public override string Place => "hole";
+
+    /// <inheritdoc />
+    public override Length Tightest => BucklePiece + FirstHole;
+
     /// <summary>Distance of a hole from the tail's lug end; holes count from 0, the tightest.</summary>
     public Length HoleAt(int hole) => FirstHole + HolePitch * hole;
 
-    /// <summary>The loop closed in a hole.</summary>
-    public StrapFit In(int hole, FitTarget target)
-    {
-        var length = BucklePiece + HoleAt(hole);
-        var miss = (length - target.Length).Abs();
-        return new StrapFit(
-            hole,
-            length,
-            BucklePiece - HoleAt(hole),
-            Length.Max(miss - target.Window, Length.Zero),
-            hole,
-            Holes - 1 - hole,
-            HolePitch * hole,
-            HolePitch * (Holes - 1 - hole),
-            Tail - HoleAt(hole));
-    }
+    /// <inheritdoc />
+    public override Length PastBuckle(int hole) => Tail - HoleAt(hole);
 
-    /// <summary>The hole nearest the target; of two as near, the tighter: new straps give.</summary>
-    public StrapFit Nearest(FitTarget target) =>
-        Enumerable.Range(0, Holes).Select(h => In(h, target)).MinBy(f => (f.Length - target.Length).Abs())!;
-
-    /// <summary>All lengths the strap can make; room both ways means a hole left each way and a tail that both keepers hold.</summary>
-    public Reach Reach() => Fitting.Reach.Of(Enumerable.Range(0, Holes).Select(h =>
-        new ReachedLength(BucklePiece + HoleAt(h), h > 0 && h < Holes - 1 && Tail - HoleAt(h) >= KeeperLength)));
+    /// <inheritdoc />
+    public override Length TwiceOffCentre(int hole) => BucklePiece - HoleAt(hole);
 }
 
-/// <summary>A strap closed in a hole.</summary>
-/// <param name="Hole">The hole, 0 the tightest.</param>
+/// <summary>A band closed in one of its places.</summary>
+/// <param name="Hole">The hole or notch, 0 the tightest.</param>
 /// <param name="Length">Length of the loop.</param>
 /// <param name="TwiceOffCentre">Twice where the buckle sits past the lowest point, positive toward the 6 side; shown, not judged.</param>
 /// <param name="Misfit">What it misses the wear window by.</param>

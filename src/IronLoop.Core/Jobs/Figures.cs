@@ -49,10 +49,33 @@ public sealed record Figures(
     public Length? Wrist => this[GaugedFigure.Wrist] is { } round && FitRanges.Wrist.Holds(round) ? round : null;
 
     /// <summary>What matching looks at.</summary>
-    public WatchFacts Watch => new(this[GaugedFigure.LugWidth], Attachment, Family);
+    public WatchFacts Watch => new(this[GaugedFigure.LugWidth], Attachment, Family)
+    {
+        LugWidthReadings = Read.TryGetValue(GaugedFigure.LugWidth, out var lugs) && lugs.Each.Count > 1 ? (lugs.Each.Min(), lugs.Each.Max()) : null,
+        BarGap = this[GaugedFigure.BarGap],
+        LugHole = this[GaugedFigure.LugHole],
+        OwnBar = this[GaugedFigure.OwnBar],
+        SlotHeight = this[GaugedFigure.SlotHeight],
+        CaseShape = CaseShape,
+        Height = this[GaugedFigure.CaseHeight],
+        Finish = Wishes.CaseFinish,
+        Colour = Wishes.CaseColour,
+    };
+
+    /// <summary>What matching looks at of the wearer.</summary>
+    public WearerFacts Wearer => new(Wishes.Water, Wishes.NickelSensitive, Wishes.HairPull, Wrist, Wishes.Colour);
+
+    /// <summary>What the band has to suit.</summary>
+    public Wishes Wishes { get; init; } = new();
+
+    /// <summary>What the head is raised by: the layers of a band pulled through under it.</summary>
+    public Length Raise { get; init; }
+
+    /// <summary>The head where it sits, raised by what lies under it; null when it is not known.</summary>
+    public Head? Head => BareHead is { } bare ? bare with { BarRise = bare.BarRise + Raise } : null;
 
     /// <summary>The head as measured, else as assumed from the lug-to-lug; null when neither is known.</summary>
-    public Head? Head
+    public Head? BareHead
     {
         get
         {
@@ -146,10 +169,10 @@ public sealed record Figures(
     private Need? Onto(Need tried, Length? thickness, Length to, Head head)
     {
         var from = thickness is { } measured ? new Length(measured.Micrometres / 2) : to;
-        if (from == to)
+        if (from == to && Raise == Length.Zero)
             return tried;
-        var wrist = Wrist ?? WristServed.By(tried.Needed, Aspect, head, from);
-        return wrist is { } round && NeededLength.Of(round, Aspect, head, from) is { } there && NeededLength.Of(round, Aspect, head, to) is { } here
+        var wrist = Wrist ?? WristServed.By(tried.Needed, Aspect, BareHead ?? head, from);
+        return wrist is { } round && NeededLength.Of(round, Aspect, BareHead ?? head, from) is { } there && NeededLength.Of(round, Aspect, head, to) is { } here
             ? tried with { Needed = tried.Needed + here - there }
             : null;
     }

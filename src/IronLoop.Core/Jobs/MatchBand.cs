@@ -4,39 +4,67 @@ using IronLoop.Core.Measuring;
 
 namespace IronLoop.Core.Jobs;
 
+/// <summary>What the shop has beside its bands: spring bars in stock, and its own limits.</summary>
+/// <param name="Bars">The spring bars in stock; null when the shop keeps none.</param>
+/// <param name="Limits">The limits it works with.</param>
+public sealed record House(IReadOnlyList<SpringBar>? Bars, HouseLimits Limits)
+{
+    /// <summary>No bars known, the default limits.</summary>
+    public static House Usual { get; } = new(null, HouseLimits.Usual);
+}
+
 /// <summary>Asks every rule about one band for one job.</summary>
 public static class MatchBand
 {
     /// <summary>The judgement, the rules in the order a fitter asks them.</summary>
-    public static Judgement Judge(Figures figures, Band band) =>
-        new([
-            LugWidthRule.Judge(figures.Watch, band.Facts),
-            AttachmentRule.Judge(figures.Watch, band.Facts),
-            Wearer(figures, band),
+    /// <param name="figures">What was gauged.</param>
+    /// <param name="band">The band.</param>
+    /// <param name="way">How a pull-through band is worn; not looked at for others.</param>
+    /// <param name="house">What the shop has; the usual when null.</param>
+    public static Judgement Judge(Figures figures, Band band, PullThroughWay way = PullThroughWay.Double, House? house = null)
+    {
+        house ??= House.Usual;
+        var worn = figures with { Raise = band.Raise(way) };
+        return new Judgement([
+            .. BandToWatch.Judge(figures.Watch, band.FactsWorn(way), figures.Wearer, house.Bars, house.Limits),
+            Wearer(worn, band),
         ]);
+    }
 
     /// <summary>What the best closing of this band leaves, the lesser way; nought when it cannot be worn.</summary>
-    public static Length ReserveEachWay(Figures figures, Band band)
+    public static Length ReserveEachWay(Figures figures, Band band, PullThroughWay way = PullThroughWay.Double)
     {
-        if (figures.Target(band.PivotHeight) is not { } target)
+        var worn = figures with { Raise = band.Raise(way) };
+        if (worn.Target(band.PivotHeight) is not { } target)
             return Length.Zero;
-        if (band.Strap is { } strap)
+        if (band.Holed(figures.BareHead) is { } holed)
         {
-            var fit = strap.Nearest(target);
+            var fit = holed.Nearest(target);
             return fit.Misfit > Length.Zero ? Length.Zero : Lesser(fit.Tighter, fit.Looser);
         }
+        if (band.Links is null)
+            return Length.Zero;
         var plan = Planner.Recommend(Sizing.Request(band, target)).Figures;
         return plan.Misfit > Length.Zero ? Length.Zero : Lesser(plan.Tighter, plan.Looser);
     }
 
-    private static RuleVerdict Wearer(Figures figures, Band band)
+    /// <summary>All lengths a band can make; for a pull-through band on this head.</summary>
+    /// <returns>Null for a pull-through band while the head is unknown.</returns>
+    public static Reach? ReachOf(Band band, Head? bareHead)
     {
-        var target = figures.Target(band.PivotHeight);
-        if (band.Strap is { } strap)
-            return WearerRule.Judge(strap.Reach(), target?.Length, target?.Window ?? Length.Zero, "hole");
-        if (target is not { } wanted)
-            return WearerRule.Judge(Reach.Of([]), null, Length.Zero, "position");
-        return WearerRule.Judge(Reach.Of(Sizing.Request(band, wanted)), wanted.Length, wanted.Window, "position");
+        if (band.Holed(bareHead) is { } holed)
+            return holed.Reach();
+        // The target says only what is judged; it does not change what can be made.
+        return band.Links is null ? null : Reach.Of(Sizing.Request(band, new FitTarget(Length.Zero, Length.Zero, Length.Zero)));
+    }
+
+    private static RuleVerdict Wearer(Figures worn, Band band)
+    {
+        var target = worn.Target(band.PivotHeight);
+        var place = band.Holed(worn.BareHead)?.Place ?? "position";
+        return target is { } wanted && ReachOf(band, worn.BareHead) is { } reach
+            ? WearerRule.Judge(reach, wanted.Length, wanted.Window, place)
+            : WearerRule.Judge(Reach.Of([]), null, Length.Zero, place);
     }
 
     private static Length Lesser(Length a, Length b) => a < b ? a : b;

@@ -31,19 +31,18 @@ public static class Sizing
         return Draw(figures, band.PivotHeight, pieces, before);
     }
 
-    /// <summary>The closed loop of a strap in a hole, to scale.</summary>
+    /// <summary>The closed loop of a band in a hole or notch, to scale.</summary>
     /// <returns>Null when a figure is missing or the model does not hold.</returns>
-    public static LoopDrawing? Draw(Figures figures, Band band, StrapFit fit) =>
-        band.Strap is not { } strap
-            ? null
-            : Draw(
-                figures,
-                band.PivotHeight,
-                [
-                    new LoopPiece(PieceKind.Strap, Side.Twelve, 0, strap.BucklePiece),
-                    new LoopPiece(PieceKind.Strap, Side.Six, 0, strap.HoleAt(fit.Hole)),
-                ],
-                strap.BucklePiece);
+    public static LoopDrawing? Draw(Figures figures, Band band, StrapFit fit)
+    {
+        // A strap's buckle sits where its pieces meet; what slides on its head or locks anywhere is drawn in the middle.
+        var before = band.Strap?.BucklePiece ?? new Length(fit.Length.Micrometres / 2);
+        return Draw(
+            figures,
+            band.PivotHeight,
+            [new LoopPiece(PieceKind.Strap, Side.Twelve, 0, before), new LoopPiece(PieceKind.Strap, Side.Six, 0, fit.Length - before)],
+            before);
+    }
 
     /// <summary>Wrist and head alone, before a band is chosen.</summary>
     /// <returns>Null when a figure is missing or the model does not hold.</returns>

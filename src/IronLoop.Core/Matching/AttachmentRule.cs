@@ -7,12 +7,12 @@ public static class AttachmentRule
     public const string Name = "attachment";
 
     /// <summary>Judges the pair.</summary>
-    public static RuleVerdict Judge(WatchFacts watch, BandFacts band) => watch.Attachment switch
+    public static RuleVerdict Judge(WatchFacts watch, BandFacts band, HouseLimits? limits = null) => watch.Attachment switch
     {
         null => Say(Verdict.Unknown, "Look how the watch takes its band first."),
         Attachment.SpringBarDrilled or Attachment.SpringBarBlind => SpringBar(band),
         Attachment.FixedBar => FixedBar(band),
-        Attachment.ScrewBar => ScrewBar(band),
+        Attachment.ScrewBar => ScrewBar(watch, band, limits ?? HouseLimits.Usual),
         Attachment.ScrewSlot => ScrewSlot(band),
         Attachment.OwnShape => OwnShape(watch, band),
         _ => throw new ArgumentOutOfRangeException(nameof(watch), watch.Attachment, "Not an attachment."),
@@ -34,22 +34,36 @@ public static class AttachmentRule
         _ => Say(Verdict.No, "The bars are fixed, so nothing that needs a bar of its own goes on."),
     };
 
-    private static RuleVerdict ScrewBar(BandFacts band) => band.Attaches switch
+    private static RuleVerdict ScrewBar(WatchFacts watch, BandFacts band, HouseLimits limits) => band.Attaches switch
     {
-        BandAttachment.LooseBar => Say(Verdict.Fits, "Goes on with the watch's own screwed bars, if its tube lets them through."),
+        BandAttachment.LooseBar => OwnBar(watch, band, limits),
         BandAttachment.QuickRelease => new RuleVerdict(Name, Verdict.Work, "Its sprung bar has to come out to make room for the watch's screwed bar.",
-            [new PieceOfWork("Take the sprung bars out of the band", Reversible: true)]),
+            [new PieceOfWork("Take the sprung bars out of the band", Reversible: true) { Tools = "fine fork", Minutes = 5, Caution = PieceOfWork.Bars }]),
         BandAttachment.PullThrough => Say(Verdict.Fits, "Is pulled through over the screwed bars."),
         BandAttachment.OpenEnd => Say(Verdict.Fits, "Its open ends close round the screwed bars."),
         _ => Say(Verdict.No, "Needs a screwed slot; this watch has screwed bars."),
     };
+
+    /// <summary>The watch's own screwed bar has to go through the band's tube.</summary>
+    private static RuleVerdict OwnBar(WatchFacts watch, BandFacts band, HouseLimits limits)
+    {
+        if (watch.OwnBar is not { } bar)
+            return Say(Verdict.Unknown, "Measure the watch's own screwed bar: the band's tube has to let it through.");
+        if (band.TubeBore is not { } bore)
+            return Say(Verdict.Unknown, $"Measure the band's tube: the watch's own bar is {bar}.");
+        if (bore >= bar + limits[Limit.TubeRoom])
+            return Say(Verdict.Fits, $"The watch's own {bar} bars go through its {bore} tubes.");
+        var says = $"The watch's own {bar} bars do not go through its {bore} tubes";
+        return new RuleVerdict(Name, Verdict.Work, $"{says}: {(band.IsSoft ? "they have to be pierced wider" : "they have to be opened")}.",
+            [BarBoreRule.Open(band, bar, limits)]);
+    }
 
     private static RuleVerdict ScrewSlot(BandFacts band) => band.Attaches switch
     {
         BandAttachment.ScrewThrough => Say(Verdict.Fits, "Made to be screwed into the slot."),
         BandAttachment.LooseBar or BandAttachment.QuickRelease when band.Material == BandMaterial.Leather =>
             new RuleVerdict(Name, Verdict.Work, "A soft leather end can be held by the slot's screws, which pierce it.",
-                [new PieceOfWork("Let the slot's screws pierce the strap's ends, then pull hard to test both", Reversible: false)]),
+                [new PieceOfWork("Let the slot's screws pierce the strap's ends, then pull hard to test both", Reversible: false) { Tools = "fitting screwdriver, tweezers", Minutes = 20 }]),
         _ => Say(Verdict.No, "The slot holds only the maker's own strap, or soft leather."),
     };
 

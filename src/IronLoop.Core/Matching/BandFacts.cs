@@ -53,6 +53,19 @@ public enum BandAttachment
     ScrewThrough,
 }
 
+/// <summary>What a band's end is like where it meets the case.</summary>
+public enum BandEnd
+{
+    /// <summary>Straight.</summary>
+    Straight,
+
+    /// <summary>Curved to a round case.</summary>
+    Curved,
+
+    /// <summary>Fitted to one case.</summary>
+    Fitted,
+}
+
 /// <summary>What matching looks at of a band.</summary>
 /// <param name="Kind">What it is.</param>
 /// <param name="Material">What it is made of.</param>
@@ -62,6 +75,30 @@ public enum BandAttachment
 /// <param name="Family">The maker's family code it is made for, if any.</param>
 public sealed record BandFacts(BandKind Kind, BandMaterial Material, Length Width, BandAttachment Attaches, bool? SolidEnd, string? Family)
 {
+    /// <summary>What its end is like.</summary>
+    public BandEnd End { get; init; }
+
+    /// <summary>Thickness of its end, where it lies at the bar.</summary>
+    public Length? EndThickness { get; init; }
+
+    /// <summary>Bore of the tube its bar goes through.</summary>
+    public Length? TubeBore { get; init; }
+
+    /// <summary>Layers that lie under the case, of a pull-through band.</summary>
+    public int? Layers { get; init; }
+
+    /// <summary>Thickness of one layer, of a pull-through band.</summary>
+    public Length? LayerThickness { get; init; }
+
+    /// <summary>Whether its metal is declared nickel-safe; null when nothing is declared.</summary>
+    public bool? NickelSafe { get; init; }
+
+    /// <summary>Its finish; null or empty when nobody said.</summary>
+    public string? Finish { get; init; }
+
+    /// <summary>Its colour; null or empty when nobody said.</summary>
+    public string? Colour { get; init; }
+
     /// <summary>Whether it gives: leather, textile and rubber do, metal does not.</summary>
     public bool IsSoft => Material != BandMaterial.Metal;
 }

@@ -22,7 +22,26 @@ public enum Verdict
 /// <summary>A piece of work a band needs before it goes on.</summary>
 /// <param name="What">What is done.</param>
 /// <param name="Reversible">Whether it can be undone; work that cannot needs the owner's written consent.</param>
-public sealed record PieceOfWork(string What, bool Reversible);
+public sealed record PieceOfWork(string What, bool Reversible)
+{
+    /// <summary>Sharp tools.</summary>
+    public const string Blades = "Move the head away first; cut and push away from the hand.";
+
+    /// <summary>Filing and drilling metal.</summary>
+    public const string Filing = "Eye protection, the work held fast, no loose sleeves; wipe the dust up, do not blow it.";
+
+    /// <summary>Spring bars.</summary>
+    public const string Bars = "Spring bars fly: eye protection, a finger over the end, work low over the tray.";
+
+    /// <summary>The tools it takes.</summary>
+    public string Tools { get; init; } = "";
+
+    /// <summary>How long it takes, in minutes (house rule).</summary>
+    public int Minutes { get; init; } = 10;
+
+    /// <summary>The caution that belongs to it; null when none does.</summary>
+    public string? Caution { get; init; }
+}
 
 /// <summary>What one rule found.</summary>
 /// <param name="Rule">The rule's name, such as <c>lug-width</c>.</param>

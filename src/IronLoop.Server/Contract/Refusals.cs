@@ -66,6 +66,19 @@ internal sealed class Refusals
         return length;
     }
 
+    /// <summary>Reads a choice from an address, by its name in the contract; nothing is no choice.</summary>
+    public TChoice? Choice<TChoice>(string path, string? word)
+        where TChoice : struct, Enum
+    {
+        if (string.IsNullOrWhiteSpace(word))
+            return null;
+        if (!char.IsAsciiDigit(word[0]) && Enum.TryParse<TChoice>(word, ignoreCase: true, out var choice) && Enum.IsDefined(choice))
+            return choice;
+        var allowed = Enum.GetNames<TChoice>().Select(System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName);
+        Add(path, $"{NameOf(path)} is “{word}”; allowed is one of {string.Join(", ", allowed)}.");
+        return null;
+    }
+
     /// <summary>Reads a length of a sheet that is stored field by field: left out it stays as it was, empty it is forgotten.</summary>
     public Length? Changed(string path, string? typed, AllowedLength allowed, Length? before) => typed is null ? before : Typed(path, typed, allowed);
 

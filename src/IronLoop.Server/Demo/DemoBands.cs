@@ -32,7 +32,27 @@ internal static class DemoBands
         Strap("SK-R22", "Rubber strap", 22, BandMaterial.Rubber, "black", BandAttachment.LooseBar, 4.0m, 80, 128, 60, 9, 2_900, 4),
         Strap("SK-E20", "Open-end strap", 20, BandMaterial.Textile, "olive", BandAttachment.OpenEnd, 2.0m, 76, 120, 58, 7, 2_600, 2),
         Strap("SK-S20", "Slot strap, last of its make", 20, BandMaterial.Leather, "black", BandAttachment.ScrewThrough, 2.2m, 75, 118, 58, 7, 7_800, 0),
+        OnePiece("SK-P20", "Ribbed pull-through", 20, "grey and red", 1.2m, 168, 12, 2_400, 5),
+        OnePiece("SK-P22", "Ribbed pull-through", 22, "black", 1.4m, 172, 12, 2_500, 3),
+        OnePiece("SK-P18", "Fine pull-through", 18, "sand", 1.0m, 160, 12, 2_300, 2),
+        Mesh("SK-M20", "Fine mesh", 20, "polished", 1.6m, 126, 186, 0, true, 5_900, 2),
+        Mesh("SK-M18", "Fine mesh", 18, "polished", 1.4m, 118, 172, 28, false, 5_500, 2),
+        Mesh("SK-M22", "Broad mesh", 22, "brushed", 2.2m, 132, 196, 33, null, 6_400, 1),
+        Curved(Strap("SK-C20", "Curved-end strap", 20, BandMaterial.Leather, "brown", BandAttachment.LooseBar, 3.2m, 75, 118, 58, 7, 4_600, 2)),
+        Curved(Strap("SK-CR22", "Curved-end rubber", 22, BandMaterial.Rubber, "black", BandAttachment.LooseBar, 4.2m, 80, 128, 60, 9, 4_900, 2)),
         Strap("SK-N18", "Notched strap, family TS7", 18, BandMaterial.Rubber, "white", BandAttachment.ScrewThrough, 3.0m, 70, 112, 54, 7, 5_600, 1, "TS7"),
+    ];
+
+    /// <summary>The spring bars of the bench.</summary>
+    public static IReadOnlyList<SpringBar> Bars =>
+    [
+        .. ((decimal[])[18, 20, 21, 22]).SelectMany(length => (SpringBar[])
+        [
+            new($"SB-{length}-15", Mm(length), Mm(1.5m), Mm(0.8m), false, BarStyle.Plain, 20),
+            new($"SB-{length}-18F", Mm(length), Mm(1.8m), Mm(0.9m), false, BarStyle.Flanged, 24),
+            new($"SB-{length}-15C", Mm(length), Mm(1.5m), Mm(0.8m), true, BarStyle.Plain, 8),
+            new($"SB-{length}-13", Mm(length), Mm(1.3m), Mm(0.7m), false, BarStyle.Flanged, 12),
+        ]),
     ];
 
     /// <summary>An owner's bracelet with long links and two micro positions: it never closes right, whatever is taken out.</summary>
@@ -60,15 +80,62 @@ internal static class DemoBands
         string article, string name, decimal width, string finish, bool solid, Link[] twelve, Link[] six, BraceletClasp clasp, string claspName,
         decimal thickness, long price, int inStock) =>
         new(0, article, name, null, finish, "steel", price, inStock, new Band(
-            new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, Mm(width), BandAttachment.LooseBar, solid, null),
+            new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, Mm(width), BandAttachment.LooseBar, solid, null)
+            {
+                EndThickness = Mm(thickness - 0.6m),
+                TubeBore = Mm(solid ? 1.9m : 1.6m),
+                NickelSafe = article is "SK-2012" or "SK-2231" ? true : null,
+                Finish = finish,
+                Colour = "steel",
+            },
             Mm(thickness), claspName, new Bracelet(twelve, six), [], clasp, null));
 
     private static StockBand Strap(
         string article, string name, decimal width, BandMaterial material, string colour, BandAttachment attaches, decimal thickness,
         decimal bucklePiece, decimal tail, decimal firstHole, int holes, long price, int inStock, string? family = null) =>
         new(0, article, name, null, material == BandMaterial.Leather ? "smooth" : "plain", colour, price, inStock, new Band(
-            new BandFacts(BandKind.TwoPiece, material, Mm(width), attaches, null, family),
-            Mm(thickness), "pin buckle", null, [], null, new TwoPieceStrap(Mm(bucklePiece), Mm(tail), Mm(firstHole), Mm(6.5m), holes)));
+            new BandFacts(BandKind.TwoPiece, material, Mm(width), attaches, null, family)
+            {
+                EndThickness = Mm(thickness + 0.4m),
+                TubeBore = attaches == BandAttachment.LooseBar ? Mm(1.9m) : null,
+                Finish = material == BandMaterial.Leather ? "smooth" : "plain",
+                Colour = colour,
+            },
+            Mm(thickness), "pin buckle", null, [], null, new TwoPieceStrap(Mm(bucklePiece), Mm(tail), Mm(firstHole), Mm(6.5m), holes)) { ClaspEnd = Mm(width - 2) });
+
+    private static StockBand Curved(StockBand strap) =>
+        strap with { Band = strap.Band with { Facts = strap.Band.Facts with { End = BandEnd.Curved } } };
+
+    private static StockBand OnePiece(
+        string article, string name, decimal width, string colour, decimal layer, decimal firstHole, int holes, long price, int inStock) =>
+        new(0, article, name, null, "plain", colour, price, inStock, new Band(
+            new BandFacts(BandKind.OnePiece, BandMaterial.Textile, Mm(width), BandAttachment.PullThrough, null, null)
+            {
+                EndThickness = Mm(layer),
+                Finish = "plain",
+                Colour = colour,
+            },
+            Mm(layer), "pin buckle", null, [], null, null)
+        {
+            OnePiece = new OnePieceBand(Mm(firstHole), Mm(7), holes, Mm(layer), null),
+        });
+
+    private static StockBand Mesh(
+        string article, string name, decimal width, string finish, decimal thickness, decimal shortest, decimal longest, int notches, bool? nickelSafe,
+        long price, int inStock) =>
+        new(0, article, name, null, finish, "steel", price, inStock, new Band(
+            new BandFacts(BandKind.Mesh, BandMaterial.Metal, Mm(width), BandAttachment.LooseBar, null, null)
+            {
+                EndThickness = Mm(thickness + 0.8m),
+                TubeBore = Mm(1.8m),
+                NickelSafe = nickelSafe,
+                Finish = finish,
+                Colour = "steel",
+            },
+            Mm(thickness), "slide clasp", null, [], null, null)
+        {
+            Mesh = new MeshBand(Mm(shortest), Mm(longest), notches),
+        });
 
     private static Link[] Row(decimal fixedPitch, int fixedCount, decimal pitch, int count) =>
         [.. Enumerable.Repeat(new Link(Mm(fixedPitch), false), fixedCount), .. Enumerable.Repeat(new Link(Mm(pitch), true), count)];

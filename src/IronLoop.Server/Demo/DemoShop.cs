@@ -23,6 +23,8 @@ internal static class DemoShop
         using var work = shop.Begin();
         if (Clients.Count(work) > 0)
             return;
+        foreach (var bar in DemoBands.Bars)
+            SpringBars.Set(work, bar);
         new CaliperSource(CaliperKind.StandIn).Settle(work);
         var day = new DemoDay(work, clock, DemoBands.Stock.ToDictionary(b => b.Article, b => Bands.Add(work, b)));
 
@@ -99,7 +101,8 @@ internal static class DemoShop
             Figures("21.4", Attachment.SpringBarDrilled, null, null, null, null, null));
         var stopped = day.TakeIn("Corrin Thale", "bell buoy house", "Ostwick alarm", Request.Refit, "It stopped after I swam with it.", 2, 4, "MK");
         day.Refers(stopped, OutsideCraft.WaterInside, OutsideCraft.Stopped);
-        day.TakeIn("Elspet Ramm", "manse", "Tarn & Sedge pendant, on a bar", Request.SomethingElse, "Can this be worn on the wrist at all? Nickel makes her skin red.", 0, 8, "TB");
+        var sensitive = day.TakeIn("Elspet Ramm", "manse", "Tarn & Sedge pendant, on a bar", Request.SomethingElse, "Can this be worn on the wrist at all? Nickel makes her skin red.", 0, 8, "TB");
+        Gaugings.Wish(work, sensitive, new Wishes(NickelSensitive: true));
 
         // A client's wrist over the seasons: wider in summer.
         foreach (var (daysAgo, wrist, watch) in ((int, string, string)[])[(640, "169", "Ostwick three-hander, black"), (470, "173", "Tarn & Sedge tide dial"), (290, "170", "Ostwick three-hander, black")])
@@ -117,9 +120,14 @@ internal static class DemoShop
         string? lugWidth, Attachment attachment, string? lugToLug, string? wrist, WearPreference? wear, string? barToBar, string? barRise)
     {
         static Length? Read(string? typed) => typed is null ? null : LengthText.TryParse(typed, out var length, out var why) ? length : throw new FormatException(why);
-        return (Core.Jobs.Figures.None with { Attachment = attachment, Wear = wear })
+        return (Core.Jobs.Figures.None with { Attachment = attachment, Wear = wear, CaseShape = CaseShape.Round })
             .With(GaugedFigure.LugWidth, Read(lugWidth)).With(GaugedFigure.LugToLug, Read(lugToLug)).With(GaugedFigure.BarToBar, Read(barToBar))
-            .With(GaugedFigure.BarRise, Read(barRise)).With(GaugedFigure.Wrist, Read(wrist));
+            .With(GaugedFigure.BarRise, Read(barRise)).With(GaugedFigure.Wrist, Read(wrist))
+            .With(GaugedFigure.CaseHeight, Read("11.2"))
+            .With(GaugedFigure.BarGap, attachment is Attachment.ScrewSlot or Attachment.OwnShape ? null : Read("2.1"))
+            .With(GaugedFigure.LugHole, attachment is Attachment.SpringBarDrilled or Attachment.SpringBarBlind ? Read("1.1") : null)
+            .With(GaugedFigure.OwnBar, attachment == Attachment.ScrewBar ? Read("1.6") : null)
+            .With(GaugedFigure.SlotHeight, attachment == Attachment.ScrewSlot ? Read("2.8") : null);
     }
 
     /// <summary>Works jobs through the stations with the same storage and core as the fitter's screens do.</summary>

@@ -13,8 +13,8 @@ internal static class WhatWasDone
         var did = new List<string> { stock.OwnerClientId is null ? $"{stock.Name} fitted." : $"Own band, {stock.Name}." };
         if (file.Plan is not { } plan)
             return did[0];
-        if (stock.Band.Strap is { } strap)
-            return $"{did[0]} Closed in hole {plan.Arrangement.Position + 1} of {strap.Holes}.";
+        if (file.Holed is { } holed)
+            return $"{did[0]} Closed in {holed.Place} {plan.Arrangement.Position + 1} of {holed.Holes}.";
         foreach (var side in (Side[])[Side.Twelve, Side.Six])
         {
             foreach (var (fate, word) in ((LinkFate, string)[])[(LinkFate.Leaves, "taken out of"), (LinkFate.Joins, "put into")])

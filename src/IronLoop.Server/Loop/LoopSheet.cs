@@ -23,6 +23,7 @@ internal sealed record DrawingWire(
     Length? LugToLugMm,
     bool HeadAssumed,
     bool BandChosen,
+    bool Tried,
     Length ThicknessMm,
     IReadOnlyList<PieceWire> Pieces,
     PointWire Lowest,
@@ -86,8 +87,8 @@ internal sealed record LoopSheet(
             var bare = Sizing.DrawBare(figures, file.PivotHeight);
             return Blank("Wrist and head are known; no band is chosen yet.") with { Drawing = Draw(file, head, bare, null) };
         }
-        return band.Strap is { } strap
-            ? OfStrap(file, head, band, strap, arrangement, target, need)
+        return file.Holed is { } holed
+            ? OfHoled(file, head, band, holed, arrangement, target, need)
             : OfBracelet(file, head, band, arrangement, target, need);
     }
 
@@ -124,28 +125,44 @@ internal sealed record LoopSheet(
                 Percent(FirstTimeChance.Of(need, lengths, wear)), judged.LinksMoved, judged.Misfit, judged.TroubleMillimetres));
     }
 
-    private static LoopSheet OfStrap(
-        JobFile file, Head head, Band band, TwoPieceStrap strap, Arrangement arrangement, FitTarget target, Need need)
+    private static LoopSheet OfHoled(
+        JobFile file, Head head, Band band, HoledBand strap, Arrangement arrangement, FitTarget target, Need need)
     {
         var fit = strap.In(arrangement.Position, target);
         var best = strap.Nearest(target);
         var wear = Wear.Of(file.Figures.Wear!.Value);
         var isPlanned = fit.Hole == best.Hole;
-        var tail = best.KeepersHold ? "both keepers hold the tail" : $"the tail passes the buckle by only {best.PastBuckle.ToTenths()}, too little for both keepers";
+        var place = char.ToUpperInvariant(strap.Place[0]) + strap.Place[1..];
+        var tail = band.Strap is null ? ""
+            : best.KeepersHold ? "; both keepers hold the tail"
+            : $"; the tail passes the buckle by only {best.PastBuckle.ToTenths()}, too little for both keepers";
         return new LoopSheet(
-            fit.Misfit == Length.Zero ? $"Hole {fit.Hole + 1} of {strap.Holes} can be worn." : $"Hole {fit.Hole + 1} misses what can be worn by {fit.Misfit.ToTenths()}.",
+            fit.Misfit == Length.Zero
+                ? $"{place} {fit.Hole + 1} of {strap.Holes} can be worn."
+                : $"{place} {fit.Hole + 1} misses what can be worn by {fit.Misfit.ToTenths()}.",
             Warn(file, target),
             isPlanned,
-            $"Hole {best.Hole + 1} of {strap.Holes} from the tight end is nearest: {best.HolesTighter} left to tighten, {best.HolesLooser} to loosen; {tail}.",
+            $"{place} {best.Hole + 1} of {strap.Holes} from the tight end is nearest: {best.HolesTighter} left to tighten, {best.HolesLooser} to loosen{tail}.",
             Draw(file, head, Sizing.Draw(file.Figures, band, fit), null),
             new LayOutWire(
                 [], [], [], null,
                 new LayOutStrapWire(
-                    strap.BucklePiece, strap.Tail, [.. Enumerable.Range(0, strap.Holes).Select(strap.HoleAt)], fit.Hole, fit.PastBuckle, fit.KeepersHold)),
+                    file.Band?.Strap?.BucklePiece ?? new Length(strap.Tightest.Micrometres / 2), TailOf(band, strap), HolesOf(band, strap), fit.Hole, fit.PastBuckle,
+                    fit.KeepersHold)),
             Draw(FitRulers.Of(fit, strap, need.Needed, wear)),
             new LoopFiguresWire(
                 fit.Length, target.Length, Math.Round(need.Needed, 2), Math.Round(need.Sigma, 2),
                 Percent(FirstTimeChance.Of(need, strap.Reach().Lengths.Select(l => l.Length), wear)), 0, fit.Misfit, fit.Misfit.Millimetres));
+    }
+
+    private static Length TailOf(Band band, HoledBand holed) =>
+        band.Strap?.Tail ?? holed.LengthIn(holed.Holes - 1) - new Length(holed.Tightest.Micrometres / 2) + TwoPieceStrap.KeeperLength;
+
+    /// <summary>Places from the tail's lug end; so many that they run together are not drawn one by one.</summary>
+    private static Length[] HolesOf(Band band, HoledBand holed)
+    {
+        var lugEnd = band.Strap?.BucklePiece ?? new Length(holed.Tightest.Micrometres / 2);
+        return [.. Enumerable.Range(0, holed.Holes).Select(h => holed.LengthIn(h) - lugEnd)];
     }
 
     private static string Tell(PlanFigures judged, bool isPlanned, PlanFigures planned)
@@ -180,6 +197,7 @@ internal sealed record LoopSheet(
         file.Figures.LugToLug,
         file.Figures.Assumed.BarToBar || file.Figures.Assumed.BarRise,
         file.Band is not null,
+        file.Job.BandId != file.Stock?.Id,
         file.Band?.Thickness ?? 2 * file.PivotHeight,
         [.. drawing.Pieces.Select(p => new PieceWire(
             p.Piece.Kind,

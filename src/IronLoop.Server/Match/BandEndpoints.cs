@@ -27,7 +27,16 @@ internal sealed record BraceletSheet(
 /// <summary>A two-piece strap; lengths as typed.</summary>
 internal sealed record StrapSheet(string BucklePiece, string Tail, string FirstHole, string HolePitch, int Holes);
 
-/// <summary>A band to be fitted; exactly one of bracelet and strap is given.</summary>
+/// <summary>A one-piece band; lengths as typed.</summary>
+/// <param name="FirstHole">From the buckle's bar to the first hole.</param>
+/// <param name="UnderRun">What passing under the case uses up, if it was measured.</param>
+internal sealed record OnePieceSheet(string FirstHole, string HolePitch, int Holes, string? UnderRun = null);
+
+/// <summary>Mesh with a slide clasp; lengths as typed.</summary>
+/// <param name="Notches">Notches on its back; 0 when the clasp locks anywhere.</param>
+internal sealed record MeshSheet(string Shortest, string Longest, int Notches = 0);
+
+/// <summary>A band to be fitted; exactly one of bracelet, strap, one-piece and mesh is given.</summary>
 internal sealed record BandSheet(
     string Name,
     BandMaterial Material,
@@ -41,7 +50,14 @@ internal sealed record BandSheet(
     string? Family = null,
     string? Price = null,
     BraceletSheet? Bracelet = null,
-    StrapSheet? Strap = null)
+    StrapSheet? Strap = null,
+    OnePieceSheet? OnePiece = null,
+    MeshSheet? Mesh = null,
+    BandEnd End = BandEnd.Straight,
+    string? EndThickness = null,
+    string? TubeBore = null,
+    string? ClaspEnd = null,
+    bool? NickelSafe = null)
 {
     private static readonly AllowedLength Thicknesses = AllowedLength.Mm(0.6m, 12);
     private static readonly AllowedLength StrapLengths = AllowedLength.Mm(20, 250);
@@ -60,16 +76,26 @@ internal sealed record BandSheet(
         refusals.Check("$.inStock", Counts, InStock);
         var price = ReadPrice(refusals);
         var facts = new BandFacts(
-            Bracelet is null ? BandKind.TwoPiece : BandKind.LinkBracelet,
+            Kind,
             Material,
             Needed(refusals, "$.width", Width, FigureKind.For(GaugedFigure.BandWidth).Allowed),
             Attaches,
             Bracelet?.SolidEnd,
-            family.Length > 0 ? family : null);
-        if (Bracelet is null == Strap is null)
-            refusals.Add("$", "Give either bracelet or strap.");
-        else if (Bracelet is not null != (Material == BandMaterial.Metal))
-            refusals.Add("$.material", Bracelet is null ? "A two-piece strap is leather, textile or rubber." : "A link bracelet is metal.");
+            family.Length > 0 ? family : null)
+        {
+            End = End,
+            EndThickness = refusals.Typed("$.endThickness", EndThickness, FigureKind.For(GaugedFigure.BandEnd).Allowed),
+            TubeBore = refusals.Typed("$.tubeBore", TubeBore, JudgedBand.Bores),
+            NickelSafe = NickelSafe,
+            Finish = finish.Length > 0 ? finish : null,
+            Colour = colour.Length > 0 ? colour : null,
+        };
+        if (new object?[] { Bracelet, Strap, OnePiece, Mesh }.Count(k => k is not null) != 1)
+            refusals.Add("$", "Give exactly one of bracelet, strap, onePiece and mesh.");
+        else if ((Bracelet is not null || Mesh is not null) != (Material == BandMaterial.Metal))
+            refusals.Add("$.material", Material == BandMaterial.Metal ? "A strap or one-piece band is leather, textile or rubber." : "Link bracelets and mesh are metal.");
+        if (OnePiece is not null != (Attaches == BandAttachment.PullThrough))
+            refusals.Add("$.attaches", "One-piece bands, and they alone, are pulled through.");
         if (Bracelet is not null && string.IsNullOrWhiteSpace(Bracelet.Twelve) && string.IsNullOrWhiteSpace(Bracelet.Six))
             refusals.Add("$.bracelet.twelve", "Both sides are empty; say the links of at least one, such as 2 fixed of 9; 7 of 8.2.");
         var band = new Band(
@@ -79,9 +105,46 @@ internal sealed record BandSheet(
             Bracelet is null ? null : new Bracelet(Row(refusals, "$.bracelet.twelve", Bracelet.Twelve), Row(refusals, "$.bracelet.six", Bracelet.Six)),
             Bracelet is null ? [] : ReadSpares(refusals, Bracelet),
             Bracelet is null ? null : ReadClasp(refusals, Bracelet),
-            Strap is null ? null : ReadStrap(refusals, Strap));
+            Strap is null ? null : ReadStrap(refusals, Strap))
+        {
+            ClaspEnd = refusals.Typed("$.claspEnd", ClaspEnd, FigureKind.For(GaugedFigure.ClaspEnd).Allowed),
+            Mesh = Mesh is null ? null : ReadMesh(refusals, Mesh),
+        };
+        if (OnePiece is not null)
+            band = band with { OnePiece = ReadOnePiece(refusals, OnePiece, band.Thickness) };
         refusals.ThrowIfAny("The band cannot be taken like this.");
         return new StockBand(0, article, name, owner, finish, colour, price, owner is null ? InStock : 1, band);
+    }
+
+    private BandKind Kind => (Bracelet, OnePiece, Mesh) switch
+    {
+        (not null, _, _) => BandKind.LinkBracelet,
+        (_, not null, _) => BandKind.OnePiece,
+        (_, _, not null) => BandKind.Mesh,
+        _ => BandKind.TwoPiece,
+    };
+
+    private static OnePieceBand ReadOnePiece(Refusals refusals, OnePieceSheet sheet, Length layer)
+    {
+        refusals.Check("$.onePiece.holes", HoleCounts, sheet.Holes);
+        return new OnePieceBand(
+            Needed(refusals, "$.onePiece.firstHole", sheet.FirstHole, AllowedLength.Mm(60, 400)),
+            Needed(refusals, "$.onePiece.holePitch", sheet.HolePitch, HolePitches),
+            sheet.Holes,
+            layer,
+            refusals.Typed("$.onePiece.underRun", sheet.UnderRun, AllowedLength.Mm(5, 80)));
+    }
+
+    private static MeshBand ReadMesh(Refusals refusals, MeshSheet sheet)
+    {
+        refusals.Check("$.mesh.notches", new AllowedNumber(0, 400), sheet.Notches);
+        var mesh = new MeshBand(
+            Needed(refusals, "$.mesh.shortest", sheet.Shortest, AllowedLength.Mm(60, 400)),
+            Needed(refusals, "$.mesh.longest", sheet.Longest, AllowedLength.Mm(60, 400)),
+            Math.Max(0, sheet.Notches));
+        if (!refusals.Any && mesh.Longest < mesh.Shortest)
+            refusals.Add("$.mesh.longest", $"longest is {mesh.Longest}, less than shortest, {mesh.Shortest}.");
+        return mesh;
     }
 
     private static BraceletClasp ReadClasp(Refusals refusals, BraceletSheet sheet)

@@ -1,3 +1,4 @@
+using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
@@ -9,7 +10,7 @@ namespace IronLoop.Server.Match;
 
 /// <summary>A clasp as it comes with a band.</summary>
 internal sealed record BandClaspWire(
-    Length TwelveMm, Length SixMm, Core.Fitting.Side MicroSide, int Positions, Length StepMm, int Position, Length AdjustsMm);
+    Length TwelveMm, Length SixMm, Side MicroSide, int Positions, Length StepMm, int Position, Length AdjustsMm);
 
 /// <summary>A band from stock, or the owner's own.</summary>
 internal sealed record BandWire(
@@ -30,6 +31,10 @@ internal sealed record BandWire(
     BandClaspWire? Clasp,
     Length? BucklePieceMm,
     int? Holes,
+    Length? ShortestMm,
+    Length? LongestMm,
+    BandEnd End,
+    bool? NickelSafe,
     int Links,
     int LinksOut)
 {
@@ -55,70 +60,254 @@ internal sealed record BandWire(
             clasp is null ? null : new BandClaspWire(
                 clasp.Twelve, clasp.Six, clasp.MicroSide, clasp.Positions, clasp.Step, clasp.Position, clasp.Tighter(clasp.Positions - 1)),
             band.Strap?.BucklePiece,
-            band.Strap?.Holes,
+            band.Strap?.Holes ?? band.OnePiece?.Holes,
+            band.Mesh?.Shortest,
+            band.Mesh?.Longest,
+            band.Facts.End,
+            band.Facts.NickelSafe,
             links.Count,
             links.Count(l => l.Removable));
     }
 }
 
-internal sealed record WorkWire(string What, bool Reversible);
+/// <summary>A piece of work.</summary>
+internal sealed record WorkWire(string What, bool Reversible, string Tools, int Minutes, string? Caution);
 
-internal sealed record RuleWire(string Rule, Verdict Verdict, string Says, IReadOnlyList<WorkWire> Work);
+internal sealed record RuleWire(string Rule, Verdict Verdict, string Says, IReadOnlyList<WorkWire> Work)
+{
+    public static RuleWire Of(RuleVerdict rule) =>
+        new(rule.Rule, rule.Verdict, rule.Says, [.. rule.Work.Select(w => new WorkWire(w.What, w.Reversible, w.Tools, w.Minutes, w.Caution))]);
+}
+
+/// <summary>Where on its reach the length wanted lies.</summary>
+internal sealed record WearerReach(Length ShortestMm, Length LongestMm, Length TargetMm, Length WindowMm, string Text);
+
+/// <summary>One of the four ways to wear a pull-through band.</summary>
+internal sealed record WayToWear(PullThroughWay Way, int Layers, Length RaiseMm, Length? TargetMm, int? Hole, Length? LengthMm, string Feels, Verdict Verdict, string Says);
 
 /// <summary>A band judged for a job.</summary>
-internal sealed record MatchWire(BandWire Band, Verdict Verdict, IReadOnlyList<RuleWire> Rules, int Free, bool Chosen, string? WhyNot);
+/// <param name="Deciding">The rule that decides the verdict.</param>
+/// <param name="NeedsConsent">Whether it asks for work that cannot be undone.</param>
+internal sealed record MatchWire(
+    BandWire Band, Verdict Verdict, string? Deciding, IReadOnlyList<RuleWire> Rules, WearerReach? Reach, IReadOnlyList<WayToWear> Ways, int Free, bool Chosen,
+    bool NeedsConsent, string? WhyNot);
 
-internal sealed record ChooseWire(long BandId);
+/// <summary>A verdict and how many bands have it.</summary>
+internal sealed record VerdictCount(Verdict Verdict, int Count);
+
+/// <summary>What the list has to suit, and the case's looks.</summary>
+internal sealed record WishesWire(
+    bool? Water = null, bool? NickelSensitive = null, bool? HairPull = null, string? Colour = null, string? CaseFinish = null, string? CaseColour = null);
+
+/// <summary>A consent as recorded.</summary>
+internal sealed record ConsentWire(long BandId, string Work, string SignedBy, DateTimeOffset SignedAt);
+
+/// <summary>The bands for a job.</summary>
+/// <param name="Own">The owner's own bands.</param>
+/// <param name="Page">The best of the stock, best first.</param>
+/// <param name="NearestMisses">Bands that one rule alone keeps from going on.</param>
+/// <param name="Total">How many bands the filter lets through.</param>
+internal sealed record MatchSheet(
+    IReadOnlyList<MatchWire> Own, IReadOnlyList<MatchWire> Page, IReadOnlyList<MatchWire> NearestMisses, int Total, int Skip,
+    IReadOnlyList<VerdictCount> Counts, IReadOnlyList<string> Finishes, IReadOnlyList<string> Colours, WishesWire Wishes, ConsentWire? Consent,
+    string? LugWidthSpread);
+
+/// <summary>A band chosen.</summary>
+/// <param name="Way">How a pull-through band is worn; as double when left out.</param>
+/// <param name="ConsentSignedBy">Who signed the consent to work that cannot be undone.</param>
+internal sealed record ChooseWire(long BandId, PullThroughWay? Way = null, string? ConsentSignedBy = null);
 
 /// <summary>Match: which bands fit this watch and this wearer, best first, and why not the others.</summary>
 internal static class MatchEndpoints
 {
+    public const int PageSize = 20;
+
     public static void MapMatch(this IEndpointRouteBuilder routes)
     {
         var match = routes.MapGroup("/api/jobs/{id:long}/match").WithTags("match");
         match.MapGet("", List).WithName("match").WithSummary("The bands, best first, each with its reasons.")
-            .ProducesProblem(StatusCodes.Status404NotFound);
-        match.MapPut("", Choose).WithName("chooseBand").WithSummary("Chooses a band.")
+            .ProducesProblem(StatusCodes.Status404NotFound).ProducesValidationProblem();
+        match.MapPut("", Choose).WithName("chooseBand").WithSummary("Chooses a band.").ProducesValidationProblem()
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        match.MapPut("/wishes", Wish).WithName("wish").WithSummary("What the band has to suit.").ProducesValidationProblem();
+        match.MapGet("/{bandId:long}", One).WithName("matchOne").WithSummary("One band judged for the job.").ProducesProblem(StatusCodes.Status404NotFound);
+        match.MapGet("/{bandId:long}/loop", Preview).WithName("previewBand").WithSummary("The loop with a band, before any commitment.")
+            .ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    private static List<MatchWire> List(long id, ShopFile shop)
+    private static MatchSheet List(
+        long id, ShopFile shop, MatchShelf shelf, string? kind = null, string? material = null, string? finish = null, string? colour = null,
+        string? mostPrice = null, bool inStock = false, string? verdict = null, int skip = 0, int take = PageSize)
     {
+        var refusals = new Refusals();
+        refusals.Check("$.skip", new AllowedNumber(0, 1_000_000), skip);
+        refusals.Check("$.take", new AllowedNumber(0, 100), take);
+        long? mostCents = null;
+        if (!string.IsNullOrWhiteSpace(mostPrice))
+        {
+            if (Money.TryParse(mostPrice, out var cents))
+                mostCents = cents;
+            else
+                refusals.Add("$.mostPrice", Money.Refuse(mostPrice));
+        }
+        var filter = new ShelfFilter(
+            refusals.Choice<BandKind>("$.kind", kind), refusals.Choice<BandMaterial>("$.material", material), Given(finish), Given(colour), mostCents, inStock,
+            refusals.Choice<Verdict>("$.verdict", verdict));
+        refusals.ThrowIfAny();
         using var work = shop.Look();
         var file = JobFile.Read(work, id);
         var spokenFor = Bands.SpokenFor(work, id);
-        return [.. Bands.For(work, file.Job.Client.Id)
-            .Select(stock => (stock, judgement: MatchBand.Judge(file.Figures, stock.Band), free: Free(stock, spokenFor)))
-            .OrderBy(m => new MatchRank(
-                m.judgement.Verdict, MatchBand.ReserveEachWay(file.Figures, m.stock.Band), m.free > 0, m.stock.PriceCents))
-            .Select(m => new MatchWire(
-                BandWire.Of(m.stock),
-                m.judgement.Verdict,
-                [.. m.judgement.Rules.Select(r => new RuleWire(r.Rule, r.Verdict, r.Says, [.. r.Work.Select(w => new WorkWire(w.What, w.Reversible))]))],
-                m.free,
-                m.stock.Id == file.Stock?.Id,
-                WhyNot(m.stock, m.judgement, m.free)))];
+        var (all, finishes, colours) = shelf.Now(shop, work);
+        var bare = Bare(file);
+        var answer = all.Find(bare, file.House, filter, skip, take, spokenFor);
+        var own = Bands.OwnOf(work, file.Job.Client.Id);
+        var shown = Bands.Find(work, [.. answer.Best.Concat(answer.NearestMisses).Select(f => f.Id)]);
+        MatchWire Show(StockBand stock) => Wire(file, stock, Free(stock, spokenFor));
+        return new MatchSheet(
+            [.. own.Select(Show)],
+            [.. answer.Best.Select(f => Show(shown[f.Id]))],
+            [.. answer.NearestMisses.Select(f => Show(shown[f.Id]))],
+            answer.Counts.Values.Sum(),
+            skip,
+            [.. answer.Counts.Select(c => new VerdictCount(c.Key, c.Value))],
+            finishes,
+            colours,
+            WishesOf(file.Figures.Wishes),
+            Consents.Of(work, id) is { } consent ? new ConsentWire(consent.BandId, consent.Work, consent.SignedBy, consent.SignedAt) : null,
+            bare.Watch.LugWidthReadings is var (smallest, largest) ? $"{smallest.ToHundredths()} to {largest.ToHundredths()}" : null);
+    }
+
+    private static MatchWire One(long id, long bandId, ShopFile shop)
+    {
+        using var work = shop.Look();
+        var file = JobFile.Read(work, id);
+        var stock = BandFor(work, file, bandId);
+        return Wire(file, stock, Free(stock, Bands.SpokenFor(work, id)));
+    }
+
+    private static Loop.LoopSheet Preview(long id, long bandId, ShopFile shop, string? way = null)
+    {
+        var refusals = new Refusals();
+        var worn = refusals.Choice<PullThroughWay>("$.way", way) ?? PullThroughWay.Double;
+        refusals.ThrowIfAny();
+        using var work = shop.Look();
+        var file = JobFile.Read(work, id);
+        return Loop.LoopSheet.Of(file.Trying(BandFor(work, file, bandId), worn));
+    }
+
+    private static JobWire Wish(long id, WishesWire typed, ShopFile shop, TimeProvider clock)
+    {
+        var refusals = new Refusals();
+        string? Word(string path, string? word) => refusals.Text(path, word, 40, required: false) is { Length: > 0 } text ? text : null;
+        var wishes = new Wishes(
+            typed.Water, typed.NickelSensitive, typed.HairPull, Word("$.colour", typed.Colour), Word("$.caseFinish", typed.CaseFinish),
+            Word("$.caseColour", typed.CaseColour));
+        refusals.ThrowIfAny();
+        using var work = shop.Begin();
+        JobFile.Read(work, id).MustBeOpen();
+        Gaugings.Wish(work, id, wishes);
+        var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
+        work.Keep();
+        return job;
     }
 
     private static JobWire Choose(long id, ChooseWire choice, ShopFile shop, TimeProvider clock)
     {
+        var refusals = new Refusals();
+        var signedBy = refusals.Text("$.consentSignedBy", choice.ConsentSignedBy, 80, required: false);
+        refusals.ThrowIfAny();
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
         file.MustNotBeOnTheBench();
-        var stock = Bands.Find(work, choice.BandId);
-        if (stock is null || stock.OwnerClientId is { } owner && owner != file.Job.Client.Id)
-            throw RefusedException.NotFound($"There is no band {choice.BandId} for this job.");
-        if (WhyNot(stock, MatchBand.Judge(file.Figures, stock.Band), Free(stock, Bands.SpokenFor(work, id))) is { } why)
+        var stock = BandFor(work, file, choice.BandId);
+        var way = choice.Way ?? PullThroughWay.Double;
+        var judgement = MatchBand.Judge(Bare(file), stock.Band, way, file.House);
+        if (WhyNot(stock, judgement, Free(stock, Bands.SpokenFor(work, id))) is { } why)
             throw RefusedException.Conflict(why);
-        if (stock.Id != file.Stock?.Id)
+        Consent(work, file, stock, judgement, signedBy, clock.GetUtcNow());
+        if (stock.Id != file.Stock?.Id || way != file.Way)
         {
-            Storage.Jobs.ChooseBand(work, id, stock.Id);
+            Storage.Jobs.ChooseBand(work, id, stock.Id, way);
             Plans.Drop(work, id);
             Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Match, $"Band chosen: {stock.Name}, {stock.Article}.");
         }
         var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
         work.Keep();
         return job;
+    }
+
+    /// <summary>Work that cannot be undone waits for the owner's written consent, recorded with what it is for.</summary>
+    private static void Consent(ShopWork work, JobFile file, StockBand stock, Judgement judgement, string signedBy, DateTimeOffset at)
+    {
+        var lasting = judgement.Rules.SelectMany(r => r.Work).Where(w => !w.Reversible).Select(w => w.What).ToList();
+        var words = string.Join("; ", lasting);
+        if (lasting.Count == 0 || Consents.Of(work, file.Job.Id) is { } given && given.BandId == stock.Id && given.Work == words && signedBy.Length == 0)
+            return;
+        if (signedBy.Length == 0)
+        {
+            throw new RefusedException(StatusCodes.Status400BadRequest, "This band asks for work that cannot be undone.", new Dictionary<string, string[]>
+            {
+                ["$.consentSignedBy"] = [$"Enter who signed the consent to: {words}."],
+            });
+        }
+        Consents.Set(work, file.Job.Id, new Consent(stock.Id, words, signedBy, at));
+        Log.Write(work, file.Job.Id, at, file.Job.TakenInBy, Station.Match, $"Written consent by {signedBy}: {words}.");
+    }
+
+    /// <summary>A band judged, with all that the screen shows of it.</summary>
+    public static MatchWire Wire(JobFile file, StockBand stock, int free)
+    {
+        var figures = Bare(file);
+        var isChosen = stock.Id == file.Job.BandId;
+        var way = isChosen ? file.Way : PullThroughWay.Double;
+        var judgement = MatchBand.Judge(figures, stock.Band, way, file.House);
+        var worst = judgement.Rules.FirstOrDefault(r => r.Verdict == judgement.Verdict);
+        return new MatchWire(
+            BandWire.Of(stock),
+            judgement.Verdict,
+            judgement.Verdict == Verdict.Fits ? null : worst?.Rule,
+            [.. judgement.Rules.Select(RuleWire.Of)],
+            ReachOf(figures, stock.Band, way),
+            stock.Band.OnePiece is null ? [] : [.. OnePieceBand.Ways.Select(w => Worn(figures, stock.Band, w, file.House))],
+            free,
+            isChosen,
+            judgement.Rules.Any(r => r.Work.Any(w => !w.Reversible)),
+            WhyNot(stock, judgement, free));
+    }
+
+    private static WearerReach? ReachOf(Figures figures, Band band, PullThroughWay way)
+    {
+        var worn = figures with { Raise = band.Raise(way) };
+        if (worn.Target(band.PivotHeight) is not { } target || MatchBand.ReachOf(band, figures.BareHead) is not { Shortest: { } shortest, Longest: { } longest })
+            return null;
+        return new WearerReach(shortest, longest, target.Length, target.Window, $"{shortest.ToTenths()} to {longest.ToTenths()}");
+    }
+
+    private static WayToWear Worn(Figures figures, Band band, PullThroughWay way, House house)
+    {
+        var worn = figures with { Raise = band.Raise(way) };
+        var judgement = MatchBand.Judge(figures, band, way, house);
+        var wearer = judgement.Rules[^1];
+        var fit = worn.Target(band.PivotHeight) is { } target ? band.Holed(figures.BareHead)?.Nearest(target) : null;
+        return new WayToWear(
+            way, OnePieceBand.Layers(way), band.Raise(way), worn.Target(band.PivotHeight)?.Length, fit?.Hole, fit?.Length, OnePieceBand.Feels(way),
+            judgement.Verdict, wearer.Says);
+    }
+
+    /// <summary>The figures as gauged, with nothing under the head: each band raises it by its own.</summary>
+    private static Figures Bare(JobFile file) => file.Figures with { Raise = Length.Zero };
+
+    private static string? Given(string? word) => string.IsNullOrWhiteSpace(word) ? null : word.Trim();
+
+    private static WishesWire WishesOf(Wishes wishes) =>
+        new(wishes.Water, wishes.NickelSensitive, wishes.HairPull, wishes.Colour, wishes.CaseFinish, wishes.CaseColour);
+
+    private static StockBand BandFor(ShopWork work, JobFile file, long bandId)
+    {
+        var stock = Bands.Find(work, bandId);
+        return stock is null || stock.OwnerClientId is { } owner && owner != file.Job.Client.Id
+            ? throw RefusedException.NotFound($"There is no band {bandId} for this job.")
+            : stock;
     }
 
     /// <summary>An owner's own band is always there; of stock, what other jobs have chosen is spoken for.</summary>

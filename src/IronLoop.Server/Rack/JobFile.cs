@@ -13,13 +13,24 @@ internal sealed class JobFile
 {
     private readonly Lazy<IReadOnlyList<BenchStep>> _steps;
 
-    private JobFile(Job job, Figures figures, StockBand? stock, StoredPlan? plan, IReadOnlySet<string> ticks)
+    private JobFile(Job job, Figures figures, StockBand? stock, StoredPlan? plan, IReadOnlySet<string> ticks, House house, PullThroughWay way)
     {
-        (Job, Figures, Stock, Plan, Ticks) = (job, figures, stock, plan, ticks);
+        // The layers of a band pulled through lie under the head: everything that is computed here knows it raised.
+        (Job, Figures, Stock, Plan, Ticks, House, Way) =
+            (job, figures with { Raise = stock?.Band.Raise(way) ?? Length.Zero }, stock, plan, ticks, house, way);
         _steps = new Lazy<IReadOnlyList<BenchStep>>(MakeSteps);
     }
 
     public Job Job { get; }
+
+    /// <summary>The shop's spring bars and limits.</summary>
+    public House House { get; }
+
+    /// <summary>How a pull-through band is worn.</summary>
+    public PullThroughWay Way { get; }
+
+    /// <summary>What the band closes in, when it is no link bracelet.</summary>
+    public HoledBand? Holed => Band?.Holed(Figures.BareHead);
 
     public Figures Figures { get; }
 
@@ -64,8 +75,20 @@ internal sealed class JobFile
             Gaugings.Of(work, id),
             job.BandId is { } band ? Bands.Find(work, band) : null,
             Plans.Find(work, id),
-            BenchTicks.Of(work, id));
+            BenchTicks.Of(work, id),
+            HouseOf(work),
+            job.Way);
     }
+
+    /// <summary>The shop's spring bars and limits.</summary>
+    public static House HouseOf(ShopWork work)
+    {
+        var bars = SpringBars.All(work);
+        return new House(bars.Count > 0 ? bars : null, Limits.Of(work));
+    }
+
+    /// <summary>The job as it would be with a band, before any commitment.</summary>
+    public JobFile Trying(StockBand stock, PullThroughWay way) => new(Job, Figures, stock, null, Ticks, House, way);
 
     /// <summary>The arrangement the job stands in: as stored, else as the planner recommends; null while figures are missing.</summary>
     public Arrangement? Arrangement() => Plan?.Arrangement ?? Planned();
@@ -77,9 +100,8 @@ internal sealed class JobFile
             return null;
         return band switch
         {
-            { Strap: { } strap } => new Arrangement([], [], strap.Nearest(target).Hole),
             { Links: { } links } => Core.Fitting.Arrangement.Of(links, Planner.Recommend(Sizing.Request(band, target))),
-            _ => null,
+            _ => Holed is { } holed ? new Arrangement([], [], holed.Nearest(target).Hole) : null,
         };
     }
 
@@ -110,13 +132,17 @@ internal sealed class JobFile
     {
         if (Plan is not { AgreedAt: not null } plan || Stock is not { } stock || Figures.Attachment is not { } attachment)
             return [];
-        var work = MatchBand.Judge(Figures, stock.Band).Rules.SelectMany(r => r.Work).ToList();
+        var work = MatchBand.Judge(Figures, stock.Band, Way, House).Rules.SelectMany(r => r.Work).ToList();
+        if (stock.Band.Clasp is { } clasp)
+            return BenchSteps.Of(attachment, clasp, plan.Arrangement, stock.OwnerClientId is null, work);
+        if (Holed is not { } holed)
+            return [];
+        var fit = holed.In(plan.Arrangement.Position, new FitTarget(plan.Target, Length.Zero, Length.Zero));
         return stock.Band switch
         {
-            { Strap: { } strap } => BenchSteps.Of(
-                attachment, strap.In(plan.Arrangement.Position, new FitTarget(plan.Target, Length.Zero, Length.Zero)), strap.Holes, work),
-            { Clasp: { } clasp } => BenchSteps.Of(attachment, clasp, plan.Arrangement, stock.OwnerClientId is null, work),
-            _ => [],
+            { OnePiece: not null } => BenchSteps.Of(Way, Figures.Watch.HasSpringBars, fit, holed.Holes, work),
+            { Mesh: { } mesh } => BenchSteps.Of(attachment, fit, mesh, work),
+            _ => BenchSteps.Of(attachment, fit, holed.Holes, work),
         };
     }
 }

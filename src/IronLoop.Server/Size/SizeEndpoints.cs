@@ -16,10 +16,10 @@ internal sealed record ByHandSide(IReadOnlyList<int> Out, IReadOnlyList<Length> 
 /// <summary>An arrangement by hand: of a bracelet both sides and the micro position; of a strap the hole alone.</summary>
 internal sealed record ByHand(ByHandSide Twelve, ByHandSide Six, int Position)
 {
-    public Arrangement Read(Band band)
+    public Arrangement Read(Band band, HoledBand? holed)
     {
         var refusals = new Refusals();
-        var positions = band.Clasp?.Positions ?? band.Strap?.Holes ?? 1;
+        var positions = band.Clasp?.Positions ?? holed?.Holes ?? 1;
         refusals.Check("$.position", new AllowedNumber(0, positions - 1), Position);
         var arrangement = new Arrangement(
             Row(refusals, "$.twelve", band.Links?.Twelve ?? [], Twelve),
@@ -77,7 +77,7 @@ internal static class SizeEndpoints
     {
         using var work = shop.Begin();
         var (file, band, target) = Ready(work, id);
-        Plans.Set(work, id, new StoredPlan(byHand.Read(band), target.Length, null));
+        Plans.Set(work, id, new StoredPlan(byHand.Read(band, file.Holed), target.Length, null));
         file = JobFile.Read(work, id);
         var sheet = LoopSheet.Of(file);
         work.Keep();

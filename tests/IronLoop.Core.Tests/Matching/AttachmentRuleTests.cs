@@ -54,6 +54,6 @@ public class AttachmentRuleTests
     private static RuleVerdict Judge(
         Attachment attachment, BandAttachment attaches, BandMaterial material, string? watchFamily = null, string? bandFamily = null) =>
         AttachmentRule.Judge(
-            new WatchFacts(Length.FromMillimetres(20), attachment, watchFamily),
-            new BandFacts(BandKind.TwoPiece, material, Length.FromMillimetres(20), attaches, null, bandFamily));
+            new WatchFacts(Length.FromMillimetres(20), attachment, watchFamily) { OwnBar = Length.FromMillimetres(1.5m) },
+            new BandFacts(BandKind.TwoPiece, material, Length.FromMillimetres(20), attaches, null, bandFamily) { TubeBore = Length.FromMillimetres(1.8m) });
 }

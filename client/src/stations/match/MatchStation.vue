@@ -1,120 +1,307 @@
 <script setup lang="ts">
-import { useJob, useMatches, type Job, type LoopSheet } from '../../api/shop'
-import { wholeOf } from '../../api/refused'
+import { computed, reactive, ref, watch } from 'vue'
+import { refDebounced } from '@vueuse/core'
+import { saidOf, wholeOf } from '../../api/refused'
+import { useMatch, type Match, type MatchFilter, type PullThroughWay, type Wishes } from '../../api/match'
+import type { Job, LoopSheet, Verdict } from '../../api/shop'
+import CompareTable from './CompareTable.vue'
+import MatchCard from './MatchCard.vue'
 import VerdictRing from './VerdictRing.vue'
+import { kinds, materials } from './words'
 
 const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
-const { choose } = useJob(() => props.job.id)
-const { data: matches, error, isLoading } = useMatches(() => props.job.id)
-const ruleNames: Record<string, string> = { 'lug-width': 'Width', attachment: 'Attachment', wearer: 'Wearer' }
-const price = (cents: number) => (cents / 100).toFixed(2)
+const emit = defineEmits<{
+  try: [tried: { bandId: number; way: PullThroughWay } | null]
+  wide: [wide: boolean]
+}>()
+
+const filter = reactive<MatchFilter>({
+  kind: null,
+  material: null,
+  finish: null,
+  colour: null,
+  mostPrice: '',
+  inStock: false,
+  verdict: null,
+  skip: 0,
+})
+const asked = computed(() => ({ ...filter }))
+const match = useMatch(() => props.job.id, refDebounced(asked, 150))
+const sheet = computed(() => match.sheet.data.value)
+const open = computed(() => props.job.closedAt === null)
+// What narrows the list begins it anew.
+watch(
+  () => [
+    filter.kind,
+    filter.material,
+    filter.finish,
+    filter.colour,
+    filter.mostPrice,
+    filter.inStock,
+    filter.verdict,
+  ],
+  () => (filter.skip = 0),
+)
+const pageSize = 20
+const shown = computed(() => {
+  const all = sheet.value?.counts ?? []
+  const wanted = filter.verdict === null ? all : all.filter((c) => c.verdict === filter.verdict)
+  return wanted.reduce((sum, c) => sum + c.count, 0)
+})
+
+const tried = ref<{ bandId: number; way: PullThroughWay } | null>(null)
+function look(bandId: number, way: PullThroughWay) {
+  tried.value = { bandId, way }
+  emit('try', tried.value)
+}
+
+const refused = reactive<Record<number, string | null>>({})
+async function choose(bandId: number, way: PullThroughWay, signedBy: string) {
+  try {
+    await match.choose({ bandId, way, ...(signedBy.trim() && { consentSignedBy: signedBy }) })
+    refused[bandId] = null
+    tried.value = null
+    emit('try', null)
+  } catch (error) {
+    refused[bandId] = saidOf(error, '$.consentSignedBy')[0] ?? wholeOf(error)
+  }
+}
+
+const compared = ref<Match[]>([])
+const comparing = ref(false)
+// Bands side by side take the whole width.
+watch(comparing, (now) => emit('wide', now))
+function compare(of: Match) {
+  const at = compared.value.findIndex((m) => m.band.id === of.band.id)
+  if (at >= 0) compared.value.splice(at, 1)
+  else compared.value = [...compared.value.slice(-2), of]
+  if (compared.value.length < 2) comparing.value = false
+}
+
+const narrowing = ref(false)
+const needs = [
+  { field: 'water', title: 'worn in water' },
+  { field: 'nickelSensitive', title: 'nickel-sensitive' },
+  { field: 'hairPull', title: 'hair pulls' },
+] as const
+function wish(changed: Partial<Wishes>) {
+  if (sheet.value) void match.wish({ ...sheet.value.wishes, ...changed })
+}
+const countOf = (verdict: Verdict) => sheet.value?.counts.find((c) => c.verdict === verdict)?.count ?? 0
+const verdicts: Verdict[] = ['fits', 'compromise', 'unknown', 'work', 'no']
+const anyFilter = computed(
+  () =>
+    filter.kind || filter.material || filter.finish || filter.colour || filter.mostPrice || filter.inStock,
+)
 </script>
 
 <template>
-  <p v-if="choose.error.value" class="refused" role="alert">{{ wholeOf(choose.error.value) }}</p>
-  <p v-if="error" role="alert">{{ wholeOf(error) }}</p>
-  <p v-else-if="isLoading" class="quiet">Asking every rule about every band…</p>
-  <p v-else-if="matches?.length === 0">No band is in stock, and the owner brought none.</p>
-  <div v-if="!job.closedAt" class="enter">
-    <v-btn variant="outlined" :to="`/bands/new?job=${job.id}`">Enter the owner’s own band</v-btn>
-    <v-btn variant="text" to="/bands/new">Put a band in stock</v-btn>
-  </div>
-  <ol v-if="matches?.length" class="bands">
-    <li v-for="m in matches" :key="m.band.id" :class="{ chosen: m.chosen, no: m.verdict === 'no' }">
-      <div class="top">
-        <h2>{{ m.band.name }}</h2>
-        <VerdictRing :verdict="m.verdict" />
-      </div>
-      <p class="quiet facts">
-        <span class="figure">{{ m.band.widthMm }} mm</span>, {{ m.band.colour }}, {{ m.band.finish }},
-        <template v-if="m.band.own">the owner’s own</template>
-        <template v-else>
-          <span class="figure">{{ price(m.band.priceCents) }}</span>,
-          {{ m.free > 0 ? `${m.free} in stock` : 'none free' }}
-        </template>
-      </p>
-      <dl>
-        <template v-for="r in m.rules" :key="r.rule">
-          <dt>{{ ruleNames[r.rule] ?? r.rule }}</dt>
-          <dd :class="r.verdict">
-            {{ r.says }}
-            <em v-if="r.work.some((w) => !w.reversible)"
-              >Cannot be undone: needs the owner’s written consent.</em
-            >
-          </dd>
-        </template>
-      </dl>
-      <p v-if="m.chosen" class="mine">Chosen</p>
-      <v-btn
-        v-else-if="!m.whyNot && !job.closedAt"
-        variant="outlined"
-        color="primary"
-        :loading="choose.isPending.value && choose.variables.value === m.band.id"
-        @click="choose.mutate(m.band.id)"
+  <p v-if="match.sheet.error.value" role="alert">{{ wholeOf(match.sheet.error.value) }}</p>
+  <p v-else-if="!sheet" class="quiet">Asking every rule about every band…</p>
+  <CompareTable
+    v-else-if="comparing"
+    :matches="compared"
+    @drop="(id) => compare(compared.find((m) => m.band.id === id)!)"
+    @close="comparing = false"
+  />
+  <template v-else>
+    <div class="counts" role="group" aria-label="Verdicts">
+      <button
+        v-for="v in verdicts"
+        :key="v"
+        type="button"
+        :aria-pressed="filter.verdict === v"
+        @click="filter.verdict = filter.verdict === v ? null : v"
       >
-        Choose {{ m.band.article }}
-      </v-btn>
-      <p v-else-if="m.verdict !== 'no'" class="quiet">{{ m.whyNot }}</p>
-    </li>
-  </ol>
+        <VerdictRing :verdict="v" bare /><span class="figure">{{ countOf(v) }}</span>
+      </button>
+    </div>
+    <div class="counts">
+      <button type="button" :aria-expanded="narrowing" @click="narrowing = !narrowing">
+        {{ narrowing ? 'Less' : 'Narrow down and what it has to suit' }}
+      </button>
+      <v-btn v-if="compared.length > 1" variant="outlined" @click="comparing = true"
+        >Compare {{ compared.length }}</v-btn
+      >
+    </div>
+    <div v-if="narrowing && open" class="needs">
+      <button
+        v-for="n in needs"
+        :key="n.field"
+        type="button"
+        :aria-pressed="sheet.wishes[n.field] === true"
+        @click="wish({ [n.field]: sheet.wishes[n.field] === true ? null : true })"
+      >
+        {{ n.title }}
+      </button>
+      <input
+        :value="sheet.wishes.colour ?? ''"
+        name="wishedColour"
+        aria-label="Wished colour"
+        placeholder="wished colour"
+        @change="wish({ colour: ($event.target as HTMLInputElement).value })"
+      />
+      <input
+        :value="sheet.wishes.caseFinish ?? ''"
+        name="caseFinish"
+        aria-label="Finish of the case"
+        placeholder="case finish"
+        @change="wish({ caseFinish: ($event.target as HTMLInputElement).value })"
+      />
+    </div>
+    <div v-if="narrowing" class="filters">
+      <select v-model="filter.kind" name="kind" aria-label="Kind">
+        <option :value="null">All kinds</option>
+        <option v-for="k in kinds" :key="k.value" :value="k.value">{{ k.title }}</option>
+      </select>
+      <select v-model="filter.material" name="filterMaterial" aria-label="Material">
+        <option :value="null">All materials</option>
+        <option v-for="m in materials" :key="m.value" :value="m.value">{{ m.title }}</option>
+      </select>
+      <select v-model="filter.colour" name="filterColour" aria-label="Colour">
+        <option :value="null">All colours</option>
+        <option v-for="c in sheet.colours" :key="c" :value="c">{{ c }}</option>
+      </select>
+      <select v-model="filter.finish" name="filterFinish" aria-label="Finish">
+        <option :value="null">All finishes</option>
+        <option v-for="f in sheet.finishes" :key="f" :value="f">{{ f }}</option>
+      </select>
+      <input
+        v-model="filter.mostPrice"
+        name="mostPrice"
+        aria-label="Price at most"
+        placeholder="price at most"
+      />
+      <label><input v-model="filter.inStock" type="checkbox" name="inStock" /> in stock</label>
+    </div>
+    <p v-if="sheet.total === 0 && sheet.own.length === 0 && !anyFilter">
+      No band is in stock, and the owner brought none.
+    </p>
+    <p v-else-if="sheet.total === 0 && anyFilter">Nothing in stock is like that.</p>
+    <ol v-if="sheet.own.length > 0" class="bands">
+      <MatchCard
+        v-for="m in sheet.own"
+        :key="m.band.id"
+        :match="m"
+        :open="open"
+        :tried="tried?.bandId === m.band.id"
+        :compared="compared.some((c) => c.band.id === m.band.id)"
+        :refusal="refused[m.band.id] ?? null"
+        @look="look(m.band.id, $event)"
+        @choose="(way, by) => choose(m.band.id, way, by)"
+        @compare="compare(m)"
+      />
+    </ol>
+    <ol class="bands">
+      <MatchCard
+        v-for="m in sheet.page"
+        :key="m.band.id"
+        :match="m"
+        :open="open"
+        :tried="tried?.bandId === m.band.id"
+        :compared="compared.some((c) => c.band.id === m.band.id)"
+        :refusal="refused[m.band.id] ?? null"
+        @look="look(m.band.id, $event)"
+        @choose="(way, by) => choose(m.band.id, way, by)"
+        @compare="compare(m)"
+      />
+    </ol>
+    <p v-if="shown > pageSize" class="pages">
+      <v-btn variant="outlined" :disabled="filter.skip === 0" @click="filter.skip -= pageSize"
+        >Better ones</v-btn
+      >
+      <span class="figure"
+        >{{ filter.skip + 1 }}–{{ Math.min(shown, filter.skip + pageSize) }} of {{ shown }}</span
+      >
+      <v-btn variant="outlined" :disabled="filter.skip + pageSize >= shown" @click="filter.skip += pageSize"
+        >Further ones</v-btn
+      >
+    </p>
+    <section v-if="sheet.nearestMisses.length > 0" class="misses">
+      <h2>Nearest misses</h2>
+      <ul>
+        <li v-for="m in sheet.nearestMisses" :key="m.band.id">
+          <strong>{{ m.band.name }}, {{ m.band.article }}</strong
+          >: all but one rule let it on. {{ m.rules.find((r) => r.verdict === 'no')?.says }}
+        </li>
+      </ul>
+    </section>
+    <div v-if="open" class="enter">
+      <v-btn variant="outlined" :to="`/bands/new?job=${job.id}`">Enter the owner’s own band</v-btn>
+      <v-btn variant="text" to="/bands/new">Put a band in stock</v-btn>
+    </div>
+    <p v-if="sheet.consent" class="quiet">
+      Written consent by {{ sheet.consent.signedBy }}: {{ sheet.consent.work }}.
+    </p>
+  </template>
 </template>
 
 <style scoped>
+.needs,
+.filters,
+.counts,
+.pages,
 .enter {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  align-items: center;
+  gap: 6px;
+}
+.needs button,
+.counts button,
+.needs input,
+.filters select,
+.filters input:not([type='checkbox']) {
+  min-height: 38px;
+  padding: 0 8px;
+  border: 1px solid rgb(var(--v-theme-hairline));
+  border-radius: 2px;
+  font-size: 16px;
+  color: inherit;
+  background: rgb(var(--v-theme-background));
+}
+.needs input,
+.filters input:not([type='checkbox']) {
+  width: 112px;
+}
+.filters select {
+  max-width: 128px;
+}
+.filters label {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 38px;
+}
+.needs button[aria-pressed='true'],
+.counts button[aria-pressed='true'] {
+  border: 2px solid rgb(var(--v-theme-primary));
+  font-weight: 600;
+}
+.counts button {
+  display: inline-flex;
+  align-items: center;
+}
+.counts button {
+  padding: 0 5px;
+  gap: 4px;
+  font-size: 15px;
+}
+.counts button :deep(.word) {
+  min-width: 0;
 }
 .bands {
   list-style: none;
   margin: 0;
   padding: 0;
 }
-li {
-  padding: 10px 2px 12px 10px;
-  border-top: 1px solid rgb(var(--v-theme-hairline));
-}
-li.chosen {
-  box-shadow: inset 4px 0 0 rgb(var(--v-theme-primary));
-}
-.top {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 8px;
-}
-h2 {
-  font-size: 19px;
-}
-li.no h2 {
-  font-weight: 400;
-}
-.facts {
-  font-size: 15px;
-}
-dl {
-  display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 0 10px;
-  margin: 4px 0 8px;
+.misses {
+  border-top: 3px double rgb(var(--v-theme-hairline));
+  padding-top: 8px;
   font-size: 16px;
 }
-dt {
-  color: rgb(var(--v-theme-iron));
-}
-dd {
-  margin: 0;
-}
-dd.no,
-dd.work,
-dd.unknown {
-  font-weight: 600;
-}
-.mine {
-  font-weight: 600;
-  color: rgb(var(--v-theme-primary));
-}
-.refused {
-  color: rgb(var(--v-theme-error));
+.misses ul {
+  margin: 4px 0;
+  padding-left: 18px;
 }
 </style>

@@ -1,7 +1,11 @@
 <script setup lang="ts">
 import type { Verdict } from '../../api/shop'
 
-defineProps<{ verdict: Verdict }>()
+defineProps<{
+  verdict: Verdict
+  /** Small, the word said to screen readers alone: its row says the rest. */
+  bare?: boolean
+}>()
 const words: Record<Verdict, string> = {
   fits: 'fits',
   compromise: 'compromise',
@@ -12,7 +16,7 @@ const words: Record<Verdict, string> = {
 </script>
 
 <template>
-  <span class="verdict">
+  <span class="verdict" :class="{ bare }">
     <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
       <circle v-if="verdict === 'fits'" class="ring" cx="12" cy="12" r="9" />
       <template v-else-if="verdict === 'compromise'">
@@ -54,5 +58,14 @@ const words: Record<Verdict, string> = {
 }
 .word {
   font-weight: 600;
+}
+.bare svg {
+  width: 16px;
+  height: 16px;
+}
+.bare .word {
+  font-weight: 400;
+  font-size: 15px;
+  min-width: 74px;
 }
 </style>

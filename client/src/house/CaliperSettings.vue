@@ -97,7 +97,6 @@ async function keep() {
   display: flex;
   flex-direction: column;
   gap: 16px;
-  padding: 20px;
   max-width: 640px;
 }
 h1 {

@@ -1,0 +1,221 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { Match, PullThroughWay } from '../../api/match'
+import ReachRuler from './ReachRuler.vue'
+import VerdictRing from './VerdictRing.vue'
+import { price, ruleNames, ways } from './words'
+
+const props = defineProps<{
+  match: Match
+  open: boolean
+  tried: boolean
+  compared: boolean
+  refusal: string | null
+}>()
+const emit = defineEmits<{
+  look: [way: PullThroughWay]
+  choose: [way: PullThroughWay, signedBy: string]
+  compare: []
+}>()
+
+const whole = ref(false)
+const way = ref<PullThroughWay>(props.match.ways[0]?.way ?? 'double')
+const signedBy = ref('')
+const work = (match: Match) => match.rules.flatMap((r) => r.work)
+const deciding = (match: Match) => match.rules.find((r) => r.rule === match.deciding)
+function take(now: PullThroughWay) {
+  way.value = now
+  emit('look', now)
+}
+</script>
+
+<template>
+  <li class="card" :class="{ chosen: match.chosen, no: match.verdict === 'no', tried }">
+    <div class="top">
+      <h2>{{ match.band.name }}</h2>
+      <VerdictRing :verdict="match.verdict" />
+    </div>
+    <p class="quiet facts">
+      <span class="figure">{{ match.band.widthMm }} mm</span>, {{ match.band.colour
+      }}<template v-if="match.band.finish">, {{ match.band.finish }}</template
+      >,
+      <template v-if="match.band.own">the owner’s own</template>
+      <template v-else>
+        <span class="figure">{{ price(match.band.priceCents) }}</span>,
+        {{ match.free > 0 ? `${match.free} in stock` : 'none free' }}
+      </template>
+    </p>
+    <ReachRuler v-if="match.reach" :reach="match.reach" />
+    <p v-if="deciding(match)" class="deciding">{{ deciding(match)?.says }}</p>
+
+    <dl v-if="whole" class="rules">
+      <template v-for="r in match.rules" :key="r.rule">
+        <dt><VerdictRing :verdict="r.verdict" bare /> {{ ruleNames[r.rule] ?? r.rule }}</dt>
+        <dd>{{ r.says }}</dd>
+      </template>
+    </dl>
+    <ul v-if="work(match).length > 0" class="work">
+      <li v-for="w in work(match)" :key="w.what">
+        <strong>{{ w.what }}.</strong> {{ w.tools ? `With ${w.tools}, ` : '' }}about
+        <span class="figure">{{ w.minutes }} min</span>;
+        {{ w.reversible ? 'can be undone' : 'cannot be undone' }}.
+        <em v-if="w.caution">{{ w.caution }}</em>
+      </li>
+    </ul>
+    <table v-if="match.ways.length > 0 && (whole || tried || match.chosen)" class="ways">
+      <tbody>
+        <tr v-for="w in match.ways" :key="w.way" :class="{ mine: way === w.way }">
+          <th scope="row">
+            <button type="button" :aria-pressed="way === w.way" @click="take(w.way)">
+              {{ ways[w.way] }}
+            </button>
+          </th>
+          <td class="figure">+{{ w.raiseMm }} mm</td>
+          <td v-if="w.hole !== null" class="figure">
+            hole {{ w.hole + 1 }}, {{ w.lengthMm?.toFixed(1) }} mm
+          </td>
+          <td v-else />
+          <td class="quiet">{{ w.feels }}</td>
+        </tr>
+      </tbody>
+    </table>
+
+    <div class="acts">
+      <button type="button" class="plain" :aria-expanded="whole" @click="whole = !whole">
+        {{ whole ? 'Less' : 'Every rule' }}
+      </button>
+      <button type="button" class="plain" :aria-pressed="compared" @click="emit('compare')">
+        {{ compared ? 'Beside others' : 'Lay beside' }}
+      </button>
+      <router-link v-if="!match.band.own" class="plain" :to="`/bands/${match.band.id}/fits`"
+        >Which watches?</router-link
+      >
+      <template v-if="match.chosen"><span class="mine">Chosen</span></template>
+      <template v-else-if="open && !match.whyNot">
+        <v-btn variant="text" @click="emit('look', way)">{{
+          tried ? 'In the loop' : 'Try in the loop'
+        }}</v-btn>
+        <v-btn variant="outlined" color="primary" @click="emit('choose', way, signedBy)">
+          Choose {{ match.band.article }}
+        </v-btn>
+      </template>
+      <span v-else-if="match.verdict !== 'no'" class="quiet">{{ match.whyNot }}</span>
+    </div>
+    <v-text-field
+      v-if="match.needsConsent && open && !match.whyNot && !match.chosen"
+      v-model="signedBy"
+      density="compact"
+      label="Written consent signed by"
+      :name="`consent-${match.band.article}`"
+      :error-messages="refusal ? [refusal] : []"
+    />
+    <p v-else-if="refusal" class="refused" role="alert">{{ refusal }}</p>
+  </li>
+</template>
+
+<style scoped>
+.card {
+  padding: 8px 2px 10px 10px;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+}
+.card.chosen,
+.card.tried {
+  box-shadow: inset 4px 0 0 rgb(var(--v-theme-primary));
+}
+.card.tried:not(.chosen) {
+  box-shadow: inset 2px 0 0 rgb(var(--v-theme-primary));
+}
+.top {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
+}
+h2 {
+  font-size: 19px;
+}
+.card.no h2 {
+  font-weight: 400;
+}
+.facts {
+  font-size: 15px;
+}
+.deciding {
+  font-weight: 600;
+  font-size: 16px;
+}
+.rules {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 2px 10px;
+  margin: 4px 0;
+  font-size: 16px;
+}
+dt {
+  color: rgb(var(--v-theme-iron));
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+dd {
+  margin: 0;
+}
+.work {
+  margin: 0;
+  padding-left: 18px;
+  font-size: 16px;
+}
+.ways {
+  border-collapse: collapse;
+  font-size: 15px;
+}
+.ways th,
+.ways td {
+  text-align: left;
+  font-weight: 400;
+  padding: 1px 10px 1px 0;
+  vertical-align: top;
+}
+.feels {
+  display: block;
+}
+.ways .mine td,
+.ways .mine th {
+  box-shadow: inset 0 -2px 0 rgb(var(--v-theme-primary));
+}
+.ways button {
+  min-height: 34px;
+  text-decoration: underline;
+  color: rgb(var(--v-theme-primary));
+  white-space: nowrap;
+}
+.ways .mine button {
+  font-weight: 600;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 14px;
+}
+.plain {
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
+  text-decoration: underline;
+  color: rgb(var(--v-theme-primary));
+}
+.acts .v-btn:last-child {
+  margin-left: auto;
+}
+.acts .mine {
+  font-weight: 600;
+  color: rgb(var(--v-theme-primary));
+}
+.refused {
+  color: rgb(var(--v-theme-error));
+}
+</style>

@@ -1,0 +1,55 @@
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Fitting;
+
+/// <summary>
+/// A band that closes in a row of places, the tightest first, each the same step longer than the one before: the holes of
+/// a strap, the notches of mesh.
+/// </summary>
+/// <param name="Holes">How many places there are.</param>
+/// <param name="Step">From one to the next.</param>
+public abstract record HoledBand(int Holes, Length Step)
+{
+    /// <summary>What a place is called.</summary>
+    public abstract string Place { get; }
+
+    /// <summary>The loop closed in the tightest place.</summary>
+    public abstract Length Tightest { get; }
+
+    /// <summary>What the tail's tip passes the buckle by in a place; what needs no keepers passes enough.</summary>
+    public virtual Length PastBuckle(int hole) => TwoPieceStrap.KeeperLength;
+
+    /// <summary>Twice where the closing sits past the lowest point, positive toward the 6 side.</summary>
+    public virtual Length TwiceOffCentre(int hole) => Length.Zero;
+
+    /// <summary>The loop closed in a place.</summary>
+    public Length LengthIn(int hole) => Tightest + Step * hole;
+
+    /// <summary>The loop closed in a place, against a target.</summary>
+    public StrapFit In(int hole, FitTarget target) => new(
+        hole,
+        LengthIn(hole),
+        TwiceOffCentre(hole),
+        Length.Max((LengthIn(hole) - target.Length).Abs() - target.Window, Length.Zero),
+        hole,
+        Holes - 1 - hole,
+        Step * hole,
+        Step * (Holes - 1 - hole),
+        PastBuckle(hole));
+
+    /// <summary>The place nearest the target; of two as near, the tighter: new bands give.</summary>
+    public StrapFit Nearest(FitTarget target)
+    {
+        var nearest = 0;
+        if (Step > Length.Zero)
+        {
+            var over = (target.Length - Tightest).Micrometres;
+            nearest = (int)Math.Clamp((over + (Step.Micrometres - 1) / 2) / Step.Micrometres, 0, Holes - 1);
+        }
+        return In(nearest, target);
+    }
+
+    /// <summary>All lengths it can make; room both ways means a place left each way and a tail that both keepers hold.</summary>
+    public Reach Reach() => Fitting.Reach.Of(Enumerable.Range(0, Holes).Select(h =>
+        new ReachedLength(LengthIn(h), h > 0 && h < Holes - 1 && PastBuckle(h) >= TwoPieceStrap.KeeperLength)));
+}

@@ -1,0 +1,30 @@
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Fitting;
+
+/// <summary>Mesh with a slide clasp (fit model, section 7).</summary>
+/// <param name="Shortest">The loop with the clasp at its tightest.</param>
+/// <param name="Longest">The loop with the clasp at its loosest.</param>
+/// <param name="Notches">Notches on the mesh's back; nought when the clasp locks anywhere.</param>
+public sealed record MeshBand(Length Shortest, Length Longest, int Notches)
+    : HoledBand(CountOf(Shortest, Longest, Notches), StepOf(Shortest, Longest, Notches))
+{
+    /// <summary>A clasp that locks anywhere is reckoned in steps of this.</summary>
+    public static readonly Length Anywhere = Length.FromMillimetres(0.1m);
+
+    /// <inheritdoc />
+    public override string Place => Notches > 0 ? "notch" : "place";
+
+    /// <inheritdoc />
+    public override Length Tightest => Shortest;
+
+    private static int CountOf(Length shortest, Length longest, int notches) =>
+        notches > 0 ? notches : (int)((longest - shortest).Micrometres / Anywhere.Micrometres) + 1;
+
+    private static Length StepOf(Length shortest, Length longest, int notches) => notches switch
+    {
+        0 => Anywhere,
+        1 => Length.Zero,
+        _ => new Length((longest - shortest).Micrometres / (notches - 1)),
+    };
+}

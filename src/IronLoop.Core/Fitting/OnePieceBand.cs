@@ -1,0 +1,75 @@
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Fitting;
+
+/// <summary>The four ways to wear a one-piece band pulled through over both bars.</summary>
+public enum PullThroughWay
+{
+    /// <summary>Through the short under-flap's loop: two layers lie under the case.</summary>
+    Double,
+
+    /// <summary>The hand goes between under-flap and main band: one layer lies under the case.</summary>
+    Single,
+
+    /// <summary>As double, threaded from the other side: the buckle on the 6 side.</summary>
+    ReversedDouble,
+
+    /// <summary>As single, threaded from the other side: the buckle on the 6 side.</summary>
+    ReversedSingle,
+}
+
+/// <summary>A one-piece band (fit model, section 7).</summary>
+/// <param name="FirstHole">From the buckle's bar to the first hole, the tightest, z.</param>
+/// <param name="HolePitch">From one hole to the next.</param>
+/// <param name="Holes">How many holes.</param>
+/// <param name="Layer">Thickness of one layer.</param>
+/// <param name="UnderRun">What passing under the case uses up, if it was measured.</param>
+public sealed record OnePieceBand(Length FirstHole, Length HolePitch, int Holes, Length Layer, Length? UnderRun)
+{
+    /// <summary>All ways, in the order a fitter tells them.</summary>
+    public static IReadOnlyList<PullThroughWay> Ways { get; } =
+        [PullThroughWay.Double, PullThroughWay.Single, PullThroughWay.ReversedDouble, PullThroughWay.ReversedSingle];
+
+    /// <summary>Layers under the case.</summary>
+    public static int Layers(PullThroughWay way) => way is PullThroughWay.Double or PullThroughWay.ReversedDouble ? 2 : 1;
+
+    /// <summary>What the head is raised by.</summary>
+    public Length Raise(PullThroughWay way) => Layer * Layers(way);
+
+    /// <summary>
+    /// What passing under the case uses up: as measured, else (B − 10) + 2·√(5² + h²) with the head's own rise.
+    /// </summary>
+    /// <param name="head">The head as it is, not raised.</param>
+    public Length UnderRunOf(Head head)
+    {
+        if (UnderRun is { } measured)
+            return measured;
+        var h = head.BarRise.ApproximateMillimetres;
+        return Length.Nearest(head.BarToBar.ApproximateMillimetres - 10 + 2 * Math.Sqrt(25 + h * h));
+    }
+
+    /// <summary>The band on a head.</summary>
+    public PulledThrough On(Head head) => new(this, UnderRunOf(head));
+
+    /// <summary>What the owner feels of a way.</summary>
+    public static string Feels(PullThroughWay way) => way switch
+    {
+        PullThroughWay.Double => "two layers under the case, the head sits higher; buckle and fold on the 12 side",
+        PullThroughWay.Single => "one layer under the case, lower and cooler; the flap is felt beside the band",
+        PullThroughWay.ReversedDouble => "two layers under the case; buckle and fold on the 6 side, where the hand does not press on them",
+        PullThroughWay.ReversedSingle => "one layer under the case; buckle on the 6 side, where the hand does not press on it",
+        _ => throw new ArgumentOutOfRangeException(nameof(way), way, "Not a way to wear it."),
+    };
+}
+
+/// <summary>A one-piece band pulled through under a case. The head slides on it, so its centre is the wearer's to set.</summary>
+/// <param name="Band">The band.</param>
+/// <param name="UnderRun">What passing under this case uses up, U.</param>
+public sealed record PulledThrough(OnePieceBand Band, Length UnderRun) : HoledBand(Band.Holes, Band.HolePitch)
+{
+    /// <inheritdoc />
+    public override string Place => "hole";
+
+    /// <inheritdoc />
+    public override Length Tightest => Band.FirstHole - UnderRun;
+}

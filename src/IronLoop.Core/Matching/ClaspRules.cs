@@ -1,0 +1,225 @@
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Matching;
+
+/// <summary>The rule <c>clasp-kind</c>: which clasp goes on which band.</summary>
+public static class ClaspKindRule
+{
+    /// <summary>The rule's name.</summary>
+    public const string Name = "clasp-kind";
+
+    /// <summary>Judges the pair.</summary>
+    public static RuleVerdict Judge(BandEndFacts end, ClaspFacts clasp)
+    {
+        var goes = clasp.Kind switch
+        {
+            ClaspKind.PinBuckle or ClaspKind.StrapFolding => end.Kind == BandKind.TwoPiece,
+            ClaspKind.Butterfly => end.Kind is BandKind.LinkBracelet || end.Kind == BandKind.TwoPiece && end.Notch is not null,
+            ClaspKind.FoldOver or ClaspKind.Extending => end.Kind == BandKind.LinkBracelet,
+            ClaspKind.Slide => end.Kind == BandKind.Mesh,
+            _ => throw new ArgumentOutOfRangeException(nameof(clasp), clasp.Kind, "Not a clasp."),
+        };
+        return goes
+            ? new RuleVerdict(Name, Verdict.Fits, "This clasp is made for such a band.")
+            : new RuleVerdict(Name, Verdict.No, "This clasp is not made for such a band.");
+    }
+}
+
+/// <summary>The rule <c>clasp-width</c>: the clasp's inner width against the band at its clasp end; not for butterflies.</summary>
+public static class ClaspWidthRule
+{
+    /// <summary>The rule's name.</summary>
+    public const string Name = "clasp-width";
+
+    /// <summary>Judges the widths.</summary>
+    /// <returns>Null for a butterfly, which is judged by tube and buttons.</returns>
+    public static RuleVerdict? Judge(BandEndFacts end, ClaspFacts clasp, HouseLimits limits)
+    {
+        if (clasp.Kind == ClaspKind.Butterfly)
+            return null;
+        if (end.Width is not { } width)
+            return Say(Verdict.Unknown, "Measure the band at its clasp end; the lug width says nothing about it.");
+        if (clasp.InnerWidth is not { } inner)
+            return Say(Verdict.Unknown, "Measure the clasp's inner width.");
+        var c = inner - width;
+        var isSoft = end.Material != BandMaterial.Metal;
+        var widths = $"{inner} clasp on a {width} end";
+        if (c > limits[isSoft ? Limit.ClaspSoftShows : Limit.ClaspMetalPlay])
+            return Say(Verdict.No, $"{widths}: {c} too wide.");
+        if (c > limits[isSoft ? Limit.ClaspSoftFits : Limit.ClaspMetalFits])
+            return Say(Verdict.Compromise, $"{widths}: {c} of {(isSoft ? "gap shows" : "side play")}.");
+        if (c >= Length.Zero)
+            return Say(Verdict.Fits, $"{widths}: {(c == Length.Zero ? "just right" : $"{c} to spare")}.");
+        return -c <= limits[isSoft ? Limit.ClaspSoftSqueeze : Limit.ClaspMetalReading]
+            ? Say(Verdict.Compromise, isSoft ? $"{widths}: {-c} too narrow, it goes in with a squeeze." : $"{widths}: {-c} too narrow, which is inside the reading error; gauge again.")
+            : Say(Verdict.No, $"{widths}: {-c} too narrow.");
+    }
+
+    private static RuleVerdict Say(Verdict verdict, string says) => new(Name, verdict, says);
+}
+
+/// <summary>The rule <c>end-tube</c>: a butterfly's tube in the band's notch.</summary>
+public static class EndTubeRule
+{
+    /// <summary>The rule's name.</summary>
+    public const string Name = "end-tube";
+
+    /// <summary>Judges tube and notch.</summary>
+    /// <returns>Null for other clasps.</returns>
+    public static RuleVerdict? Judge(BandEndFacts end, ClaspFacts clasp, HouseLimits limits)
+    {
+        if (clasp.Kind != ClaspKind.Butterfly)
+            return null;
+        if (end.Notch is not { } notch)
+            return Say(Verdict.Unknown, "Measure the notch in the band's end.");
+        if (clasp.Tube is not { } tube)
+            return Say(Verdict.Unknown, "Measure the clasp's end tube.");
+        var t = notch - tube;
+        var says = $"{tube} tube in a {notch} notch";
+        if (t < Length.Zero)
+            return Say(Verdict.No, $"{says}: {-t} too long.");
+        if (t <= limits[Limit.TubeFits])
+            return Say(Verdict.Fits, $"{says}: {(t == Length.Zero ? "just right" : $"{t} to spare")}.");
+        return t <= limits[Limit.TubePlay] ? Say(Verdict.Compromise, $"{says}: {t} of play.") : Say(Verdict.No, $"{says}: {t} too short.");
+    }
+
+    private static RuleVerdict Say(Verdict verdict, string says) => new(Name, verdict, says);
+}
+
+/// <summary>The rule <c>button-span</c>: a butterfly's buttons beyond the band's edges.</summary>
+public static class ButtonSpanRule
+{
+    /// <summary>The rule's name.</summary>
+    public const string Name = "button-span";
+
+    /// <summary>Judges the buttons.</summary>
+    /// <returns>Null for other clasps.</returns>
+    public static RuleVerdict? Judge(BandEndFacts end, ClaspFacts clasp, HouseLimits limits)
+    {
+        if (clasp.Kind != ClaspKind.Butterfly)
+            return null;
+        if (end.Width is not { } width)
+            return Say(Verdict.Unknown, "Measure the band at its clasp end.");
+        if (clasp.OverButtons is not { } over)
+            return Say(Verdict.Unknown, "Measure over the clasp's buttons, not pressed.");
+        var w = over - width;
+        if (w < Length.Zero)
+            return Say(Verdict.No, $"The buttons, {over} over all, would vanish inside a {width} band.");
+        if (w < limits[Limit.ButtonsLeast])
+            return Say(Verdict.Compromise, $"The buttons stand out by {w} only: hard to press.");
+        return w <= limits[Limit.ButtonsMost] ? Say(Verdict.Fits, $"The buttons stand out by {w}.") : Say(Verdict.No, $"The buttons stand out by {w}, too far.");
+    }
+
+    private static RuleVerdict Say(Verdict verdict, string says) => new(Name, verdict, says);
+}
+
+/// <summary>The rule <c>clasp-bar</c>: the clasp's bar in the band end's bore.</summary>
+public static class ClaspBarRule
+{
+    /// <summary>The rule's name.</summary>
+    public const string Name = "clasp-bar";
+
+    /// <summary>Judges bar and bore.</summary>
+    /// <param name="end">The band's clasp end.</param>
+    /// <param name="clasp">The clasp.</param>
+    /// <param name="limits">The house's limits.</param>
+    /// <returns>Null when neither was measured, and for butterflies, whose pins have a rule of their own.</returns>
+    public static RuleVerdict? Judge(BandEndFacts end, ClaspFacts clasp, HouseLimits limits)
+    {
+        if (clasp.Kind is ClaspKind.Butterfly or ClaspKind.Slide || end.Bore is null && clasp.Bar is null)
+            return null;
+        if (clasp.Bar is not { } bar)
+            return new RuleVerdict(Name, Verdict.Unknown, "Measure the clasp's bar; at both joints, for they may differ.");
+        if (end.Bore is not { } bore)
+            return new RuleVerdict(Name, Verdict.Unknown, "Measure the bore of the band's end.");
+        if (bore >= bar + limits[Limit.TubeRoom])
+            return new RuleVerdict(Name, Verdict.Fits, $"A {bar} bar goes through a {bore} bore.");
+        var isSoft = end.Material != BandMaterial.Metal;
+        return new RuleVerdict(Name, Verdict.Work, $"A {bar} bar does not go through a {bore} bore.",
+            [isSoft
+                ? new PieceOfWork($"Pierce the strap's end wider for a {bar} bar", Reversible: true) { Tools = "awl, punch", Minutes = 10, Caution = PieceOfWork.Blades }
+                : new PieceOfWork($"Open the bore to {bar + limits[Limit.TubeRoom]} for a free bar, or to {bar} for a snug one", Reversible: false)
+                { Tools = "hand drill, gauged", Minutes = 30, Caution = PieceOfWork.Filing }]);
+    }
+}
+
+/// <summary>The rule <c>strap-thickness</c>: a strap's end in the clasp's throat.</summary>
+public static class StrapThicknessRule
+{
+    /// <summary>The rule's name.</summary>
+    public const string Name = "strap-thickness";
+
+    /// <summary>Judges the thickness.</summary>
+    /// <returns>Null when the band is no strap or neither was measured.</returns>
+    public static RuleVerdict? Judge(BandEndFacts end, ClaspFacts clasp)
+    {
+        if (end.Material == BandMaterial.Metal || end.Thickness is null && clasp.Throat is null)
+            return null;
+        if (clasp.Throat is not { } throat)
+            return new RuleVerdict(Name, Verdict.Unknown, "Measure the clasp's throat.");
+        if (end.Thickness is not { } thickness)
+            return new RuleVerdict(Name, Verdict.Unknown, "Measure the thickness of the strap at the clasp.");
+        return thickness <= throat
+            ? new RuleVerdict(Name, Verdict.Fits, $"A {thickness} strap goes through a {throat} throat.")
+            : new RuleVerdict(Name, Verdict.No, $"A {thickness} strap does not go through a {throat} throat.");
+    }
+}
+
+/// <summary>The rule <c>clasp-finish</c>: the clasp's looks beside the band.</summary>
+public static class ClaspFinishRule
+{
+    /// <summary>The rule's name.</summary>
+    public const string Name = "clasp-finish";
+
+    /// <summary>Judges the looks.</summary>
+    /// <returns>Null when nothing is known to compare.</returns>
+    public static RuleVerdict? Judge(BandEndFacts end, ClaspFacts clasp)
+    {
+        (string? Has, string? Wanted)[] pairs = [(clasp.Finish, end.Finish), (clasp.Colour, end.Colour)];
+        var known = pairs.Where(p => !string.IsNullOrWhiteSpace(p.Has) && !string.IsNullOrWhiteSpace(p.Wanted)).ToList();
+        if (known.Count == 0)
+            return null;
+        var differ = known.Where(p => !string.Equals(p.Has!.Trim(), p.Wanted!.Trim(), StringComparison.OrdinalIgnoreCase)).ToList();
+        return differ.Count == 0
+            ? new RuleVerdict(Name, Verdict.Fits, "Finish and colour are the band's.")
+            : new RuleVerdict(Name, Verdict.Compromise, $"Looks different: {string.Join(", ", differ.Select(p => $"{p.Has} beside {p.Wanted}"))}.");
+    }
+}
+
+/// <summary>The rule <c>open-look</c>: a notched end that would show when the clasp is open.</summary>
+public static class OpenLookRule
+{
+    /// <summary>The rule's name.</summary>
+    public const string Name = "open-look";
+
+    /// <summary>Judges the looks when open.</summary>
+    /// <returns>Null when the end is not notched, or nobody said.</returns>
+    public static RuleVerdict? Judge(BandEndFacts end) => end.NotchedEnd switch
+    {
+        true when end.OtherEndPlain == true => new RuleVerdict(Name, Verdict.Work, "The notched end would show when the clasp is open; the other end is plain.",
+            [new PieceOfWork("Swap the two ends", Reversible: true) { Tools = "as for the links", Minutes = 20 }]),
+        true => new RuleVerdict(Name, Verdict.Compromise, "The notched end shows when the clasp is open."),
+        _ => null,
+    };
+}
+
+/// <summary>All rules about a clasp on a band's end that need no length, in the order a fitter asks them.</summary>
+public static class ClaspToBand
+{
+    /// <summary>Asks every rule; those that do not apply are left out.</summary>
+    public static IReadOnlyList<RuleVerdict> Judge(BandEndFacts end, ClaspFacts clasp, HouseLimits limits)
+    {
+        RuleVerdict?[] asked =
+        [
+            ClaspKindRule.Judge(end, clasp),
+            ClaspWidthRule.Judge(end, clasp, limits),
+            EndTubeRule.Judge(end, clasp, limits),
+            ButtonSpanRule.Judge(end, clasp, limits),
+            ClaspBarRule.Judge(end, clasp, limits),
+            StrapThicknessRule.Judge(end, clasp),
+            ClaspFinishRule.Judge(end, clasp),
+            OpenLookRule.Judge(end),
+        ];
+        return [.. asked.OfType<RuleVerdict>()];
+    }
+}

@@ -1,0 +1,109 @@
+using System.Collections.Concurrent;
+using IronLoop.Server.Contract;
+using IronLoop.Server.Match;
+using IronLoop.Storage;
+using Microsoft.AspNetCore.Mvc;
+
+namespace IronLoop.Server.Catalogue;
+
+/// <summary>A header of the file, and the column it is taken for.</summary>
+internal sealed record ColumnWire(string Header, string? Column);
+
+/// <summary>A row as it would be stored.</summary>
+internal sealed record CatalogueSample(int Line, BandWire Band);
+
+/// <summary>A catalogue, looked at or on its way in.</summary>
+internal sealed record CatalogueWire(
+    string Id, ImportState State, string Delimiter, string Decimal, IReadOnlyList<ColumnWire> Columns, IReadOnlyList<string> Missing,
+    IReadOnlyList<string> Known, IReadOnlyList<CatalogueSample> Samples, int Rows, int BadRows, int Added, int Updated, IReadOnlyList<BadCell> Bad, string Says);
+
+/// <summary>Which column each header is taken for; one left out is not taken.</summary>
+internal sealed record MappingWire(IReadOnlyList<ColumnWire> Columns);
+
+/// <summary>How bad rows are dealt with.</summary>
+internal sealed record BeginImport(bool SkipBad);
+
+/// <summary>The catalogue: read, looked over, taken in, written.</summary>
+internal static class CatalogueEndpoints
+{
+    private const long MostBytes = 128L << 20;
+
+    private static readonly ConcurrentDictionary<string, CatalogueImport> Imports = new();
+
+    public static void MapCatalogue(this IEndpointRouteBuilder routes)
+    {
+        var catalogue = routes.MapGroup("/api/catalogue").WithTags("catalogue");
+        catalogue.MapPost("", Upload).WithName("readCatalogue").WithSummary("Reads a catalogue and looks it over; nothing is stored yet.")
+            .Produces<CatalogueWire>().WithMetadata(new RequestSizeLimitAttribute(MostBytes)).ProducesValidationProblem();
+        catalogue.MapPut("/{id}/columns", Map).WithName("mapCatalogue").WithSummary("Says which column each header is, and looks it over again.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
+        catalogue.MapPost("/{id}/import", Begin).WithName("importCatalogue").WithSummary("Takes it into the stock.")
+            .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        catalogue.MapGet("/{id}", (string id) => Find(id).Wire()).WithName("catalogueProgress").WithSummary("How far an import has come.")
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        routes.MapGet("/api/catalogue.csv", Write).WithName("writeCatalogue").WithTags("catalogue").WithSummary("The stock as a catalogue.").ExcludeFromDescription();
+    }
+
+    private static async Task<CatalogueWire> Upload(HttpRequest request, ShopFile shop)
+    {
+        var path = Path.Combine(Path.GetTempPath(), $"iron-loop-catalogue-{Guid.NewGuid():N}.csv");
+        try
+        {
+            await using (var file = new FileStream(path, FileMode.CreateNew, FileAccess.Write, FileShare.None))
+                await request.Body.CopyToAsync(file, request.HttpContext.RequestAborted);
+            var import = new CatalogueImport(Guid.NewGuid().ToString("N"), CatalogueFile.Open(path));
+            // One catalogue is looked over at a time; an older one that was never taken in is let go.
+            foreach (var (id, old) in Imports)
+            {
+                if (old.Wire().State != ImportState.Running && Imports.TryRemove(id, out _))
+                    File.Delete(old.File.Path);
+            }
+            Imports[import.Id] = import;
+            return import.Look(shop);
+        }
+        catch
+        {
+            File.Delete(path);
+            throw;
+        }
+    }
+
+    private static CatalogueWire Map(string id, MappingWire mapping, ShopFile shop)
+    {
+        var import = Find(id);
+        var refusals = new Refusals();
+        for (var i = 0; i < mapping.Columns.Count; i++)
+        {
+            var (header, column) = (mapping.Columns[i].Header, mapping.Columns[i].Column);
+            if (!import.File.Headers.Contains(header))
+                refusals.Add($"$.columns[{i}].header", $"The file has no column {header}.");
+            if (column is not null && !CatalogueColumns.All.Contains(column))
+                refusals.Add($"$.columns[{i}].column", $"{column} is none of {string.Join(", ", CatalogueColumns.All)}.");
+        }
+        refusals.ThrowIfAny("The columns cannot be taken like this.");
+        import.Mapping = mapping.Columns.Where(c => c.Column is not null).DistinctBy(c => c.Header).ToDictionary(c => c.Header, c => c.Column!);
+        return import.Look(shop);
+    }
+
+    private static CatalogueWire Begin(string id, BeginImport begin, ShopFile shop)
+    {
+        var import = Find(id);
+        if (import.Wire().Missing is { Count: > 0 } missing)
+            throw RefusedException.Conflict($"No column is taken for {string.Join(", ", missing)}.");
+        if (!import.TryBegin())
+            throw RefusedException.Conflict("This catalogue is being taken in, or has been.");
+        _ = Task.Run(() => import.Run(shop, begin.SkipBad));
+        return import.Wire();
+    }
+
+    private static IResult Write(ShopFile shop, string delimiter = "comma")
+    {
+        IReadOnlyList<StockBand> bands;
+        using (var work = shop.Look())
+            bands = Bands.InStock(work);
+        return Results.Stream(to => CatalogueFile.Write(to, bands, delimiter == "semicolon" ? ';' : ','), "text/csv; charset=utf-8", "catalogue.csv");
+    }
+
+    private static CatalogueImport Find(string id) =>
+        Imports.TryGetValue(id, out var import) ? import : throw RefusedException.NotFound("There is no such catalogue; choose the file again.");
+}
