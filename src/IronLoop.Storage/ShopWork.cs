@@ -13,6 +13,7 @@ public sealed class ShopWork : IDisposable
     private readonly SqliteConnection _connection;
     private readonly SqliteTransaction _transaction;
     private readonly Action _onBandsKept;
+    private readonly Dictionary<string, SqliteCommand> _prepared = new(StringComparer.Ordinal);
     private bool _bandsChanged;
 
     internal ShopWork(SqliteConnection connection, bool writing, Action onBandsKept)
@@ -36,21 +37,16 @@ public sealed class ShopWork : IDisposable
     /// <inheritdoc />
     public void Dispose()
     {
+        foreach (var command in _prepared.Values)
+            command.Dispose();
         _transaction.Dispose();
         _connection.Dispose();
     }
 
-    internal int Execute(string sql, params ReadOnlySpan<(string Name, object? Value)> values)
-    {
-        using var command = Command(sql, values);
-        return command.ExecuteNonQuery();
-    }
+    internal int Execute(string sql, params ReadOnlySpan<(string Name, object? Value)> values) => Prepared(sql, values).ExecuteNonQuery();
 
-    internal long Insert(string sql, params ReadOnlySpan<(string Name, object? Value)> values)
-    {
-        using var command = Command(sql + " RETURNING id", values);
-        return (long)command.ExecuteScalar()!;
-    }
+    internal long Insert(string sql, params ReadOnlySpan<(string Name, object? Value)> values) =>
+        (long)Prepared(sql + " RETURNING id", values).ExecuteScalar()!;
 
     internal List<T> Query<T>(string sql, Func<SqliteDataReader, T> map, params ReadOnlySpan<(string Name, object? Value)> values)
     {
@@ -60,6 +56,19 @@ public sealed class ShopWork : IDisposable
         while (reader.Read())
             rows.Add(map(reader));
         return rows;
+    }
+
+    /// <summary>A statement that writes is prepared once for this piece of work: a catalogue runs the same few many thousand times.</summary>
+    private SqliteCommand Prepared(string sql, ReadOnlySpan<(string Name, object? Value)> values)
+    {
+        if (!_prepared.TryGetValue(sql, out var command))
+        {
+            _prepared[sql] = command = Command(sql, values);
+            return command;
+        }
+        foreach (var (name, value) in values)
+            command.Parameters[name].Value = ToStored(value);
+        return command;
     }
 
     private SqliteCommand Command(string sql, ReadOnlySpan<(string Name, object? Value)> values)

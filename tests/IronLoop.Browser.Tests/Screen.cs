@@ -114,6 +114,9 @@ public sealed class Screen : IDisposable
         return _driver.FindElement(By.CssSelector(css));
     }
 
+    public void IntoView(IWebElement element) =>
+        ((IJavaScriptExecutor)_driver).ExecuteScript("arguments[0].scrollIntoView({ block: 'center' })", element);
+
     public IReadOnlyList<IWebElement> All(string css) => _driver.FindElements(By.CssSelector(css));
 
     public string Told(string testId) => Find($"[data-testid={testId}]").Text;

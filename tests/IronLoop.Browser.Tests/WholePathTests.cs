@@ -51,7 +51,7 @@ public sealed class WholePathTests : IDisposable
 
         // Match.
         OpenStation("Match");
-        _screen.UntilSays("0.1 mm to spare");
+        _screen.UntilSays("Three-row bracelet");
         _screen.Press("Choose SK-2011");
         _screen.UntilSays("Chosen");
 

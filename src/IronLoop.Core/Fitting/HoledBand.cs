@@ -49,6 +49,32 @@ public abstract record HoledBand(int Holes, Length Step)
         return In(nearest, target);
     }
 
+    /// <summary>
+    /// The most that can be left the lesser way in a place inside the window of a target, with a tail that both keepers
+    /// hold; nought when a place holds the target but leaves nothing.
+    /// </summary>
+    /// <returns>Null when no place is inside the window.</returns>
+    public Length? Reserve(Length target, Length window)
+    {
+        var (lowest, highest) = (0, Holes - 1);
+        if (Step > Length.Zero)
+        {
+            lowest = Math.Max(0, (int)Math.Ceiling((target - window - Tightest).Micrometres / (double)Step.Micrometres));
+            highest = (int)Math.Min(Holes - 1, Math.Floor((target + window - Tightest).Micrometres / (double)Step.Micrometres));
+        }
+        else if ((Tightest - target).Abs() > window)
+            return null;
+        if (lowest > highest)
+            return null;
+        // The place nearest the middle leaves most; a shorter tail past the buckle asks for a tighter one.
+        for (var hole = Math.Clamp((Holes - 1) / 2, lowest, highest); hole >= lowest; hole--)
+        {
+            if (PastBuckle(hole) >= TwoPieceStrap.KeeperLength)
+                return Step * Math.Min(hole, Holes - 1 - hole);
+        }
+        return Length.Zero;
+    }
+
     /// <summary>All lengths it can make; room both ways means a place left each way and a tail that both keepers hold.</summary>
     public Reach Reach() => Fitting.Reach.Of(Enumerable.Range(0, Holes).Select(h =>
         new ReachedLength(LengthIn(h), h > 0 && h < Holes - 1 && PastBuckle(h) >= TwoPieceStrap.KeeperLength)));

@@ -21,31 +21,17 @@ public static class MatchBand
     /// <param name="band">The band.</param>
     /// <param name="way">How a pull-through band is worn; not looked at for others.</param>
     /// <param name="house">What the shop has; the usual when null.</param>
-    public static Judgement Judge(Figures figures, Band band, PullThroughWay way = PullThroughWay.Double, House? house = null)
+    /// <param name="reach">What the band can make, where it is worked out already.</param>
+    /// <param name="wanted">The lengths wanted, where several bands are judged.</param>
+    public static Judgement Judge(
+        Figures figures, Band band, PullThroughWay way = PullThroughWay.Double, House? house = null, Reach? reach = null, WantedLengths? wanted = null)
     {
         house ??= House.Usual;
-        var worn = figures with { Raise = band.Raise(way) };
+        wanted ??= new WantedLengths(figures);
         return new Judgement([
             .. BandToWatch.Judge(figures.Watch, band.FactsWorn(way), figures.Wearer, house.Bars, house.Limits),
-            Wearer(worn, band),
+            Wearer(band, wanted.Of(band, way), wanted.BareHead, reach),
         ]);
-    }
-
-    /// <summary>What the best closing of this band leaves, the lesser way; nought when it cannot be worn.</summary>
-    public static Length ReserveEachWay(Figures figures, Band band, PullThroughWay way = PullThroughWay.Double)
-    {
-        var worn = figures with { Raise = band.Raise(way) };
-        if (worn.Target(band.PivotHeight) is not { } target)
-            return Length.Zero;
-        if (band.Holed(figures.BareHead) is { } holed)
-        {
-            var fit = holed.Nearest(target);
-            return fit.Misfit > Length.Zero ? Length.Zero : Lesser(fit.Tighter, fit.Looser);
-        }
-        if (band.Links is null)
-            return Length.Zero;
-        var plan = Planner.Recommend(Sizing.Request(band, target)).Figures;
-        return plan.Misfit > Length.Zero ? Length.Zero : Lesser(plan.Tighter, plan.Looser);
     }
 
     /// <summary>All lengths a band can make; for a pull-through band on this head.</summary>
@@ -58,14 +44,11 @@ public static class MatchBand
         return band.Links is null ? null : Reach.Of(Sizing.Request(band, new FitTarget(Length.Zero, Length.Zero, Length.Zero)));
     }
 
-    private static RuleVerdict Wearer(Figures worn, Band band)
+    private static RuleVerdict Wearer(Band band, FitTarget? target, Head? bareHead, Reach? known)
     {
-        var target = worn.Target(band.PivotHeight);
-        var place = band.Holed(worn.BareHead)?.Place ?? "position";
-        return target is { } wanted && ReachOf(band, worn.BareHead) is { } reach
+        var place = band.Holed(bareHead)?.Place ?? "position";
+        return target is { } wanted && (known ?? ReachOf(band, bareHead)) is { } reach
             ? WearerRule.Judge(reach, wanted.Length, wanted.Window, place)
             : WearerRule.Judge(Reach.Of([]), null, Length.Zero, place);
     }
-
-    private static Length Lesser(Length a, Length b) => a < b ? a : b;
 }

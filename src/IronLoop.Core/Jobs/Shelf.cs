@@ -45,18 +45,17 @@ public readonly record struct Found(long Id, Verdict Verdict, Length Reserve);
 public sealed record ShelfAnswer(IReadOnlyList<Found> Best, IReadOnlyList<Found> NearestMisses, IReadOnlyDictionary<Verdict, int> Counts);
 
 /// <summary>
-/// All bands of a shop, made ready for questions: bands of equal facts are judged once, and what a bracelet can make is
-/// worked out beforehand.
+/// All bands of a shop, made ready for questions: bands of equal facts are judged once, their looks apart from the rest
+/// since every strap comes in many colours; and what a bracelet can make is worked out beforehand.
 /// </summary>
 public sealed class Shelf
 {
     private readonly Shelved[] _bands;
-    private readonly int[] _factsOf;
-    private readonly BandFacts[] _facts;
+    private readonly Kinds _facts;
+    private readonly Kinds _looks;
     private readonly ShelfReach?[] _reach;
 
-    private Shelf(Shelved[] bands, int[] factsOf, BandFacts[] facts, ShelfReach?[] reach) =>
-        (_bands, _factsOf, _facts, _reach) = (bands, factsOf, facts, reach);
+    private Shelf(Shelved[] bands, Kinds facts, Kinds looks, ShelfReach?[] reach) => (_bands, _facts, _looks, _reach) = (bands, facts, looks, reach);
 
     /// <summary>How many bands there are.</summary>
     public int Count => _bands.Length;
@@ -65,20 +64,14 @@ public sealed class Shelf
     public static Shelf Of(IEnumerable<Shelved> bands)
     {
         var all = bands.ToArray();
-        var facts = new List<BandFacts>();
-        var seen = new Dictionary<BandFacts, int>();
-        var factsOf = new int[all.Length];
+        var (facts, looks) = (new Kinds(all.Length), new Kinds(all.Length));
         var reaches = new Dictionary<string, ShelfReach>(StringComparer.Ordinal);
         var reach = new ShelfReach?[all.Length];
         for (var i = 0; i < all.Length; i++)
         {
             var worn = all[i].Band.FactsWorn(PullThroughWay.Double);
-            if (!seen.TryGetValue(worn, out var at))
-            {
-                seen[worn] = at = facts.Count;
-                facts.Add(worn);
-            }
-            factsOf[i] = at;
+            facts.Add(i, worn with { Finish = null, Colour = null });
+            looks.Add(i, new BandFacts(BandKind.TwoPiece, worn.Material, Length.Zero, BandAttachment.LooseBar, null, null) { Finish = worn.Finish, Colour = worn.Colour });
             if (all[i].Band.Links is null)
                 continue;
             // Bracelets that differ in width or finish alone share what they can make.
@@ -87,7 +80,7 @@ public sealed class Shelf
                 reaches[key] = made = ShelfReach.Of(all[i].Band);
             reach[i] = made;
         }
-        return new Shelf(all, factsOf, [.. facts], reach);
+        return new Shelf(all, facts, looks, reach);
     }
 
     /// <summary>Looks along the shelf for a job.</summary>
@@ -101,7 +94,8 @@ public sealed class Shelf
         Figures figures, House house, ShelfFilter filter, int skip, int take, IReadOnlyDictionary<long, int>? spokenFor = null)
     {
         var judged = JudgeFacts(figures, house);
-        var targets = new Targets(figures);
+        var looked = JudgeLooks(figures);
+        var targets = new WantedLengths(figures);
         var counts = new int[Enum.GetValues<Verdict>().Length];
         var best = new PriorityQueue<Found, Place>(Place.WorstFirst);
         var misses = new PriorityQueue<Found, Place>(Place.WorstFirst);
@@ -111,11 +105,14 @@ public sealed class Shelf
             var free = shelved.InStock - (spokenFor?.GetValueOrDefault(shelved.Id) ?? 0);
             if (!filter.Lets(shelved, free))
                 continue;
-            var (verdict, refusals, isCompromise) = judged[_factsOf[i]];
+            var (verdict, refusals) = judged[_facts.Of(i)];
+            var looksDifferent = looked[_looks.Of(i)];
             var (wearer, reserve, missing) = Wearer(shelved.Band, _reach[i], targets);
             var whole = wearer > verdict ? wearer : verdict;
+            if (looksDifferent && whole < Verdict.Compromise)
+                whole = Verdict.Compromise;
             counts[(int)whole]++;
-            var place = new Place(whole, reserve.Micrometres, isCompromise, free > 0, shelved.PriceCents, i);
+            var place = new Place(whole, reserve.Micrometres, looksDifferent, free > 0, shelved.PriceCents, i);
             if (filter.Verdict is null || filter.Verdict == whole)
                 Keep(best, new Found(shelved.Id, whole, reserve), place, skip + take);
             if (whole == Verdict.No && refusals + (wearer == Verdict.No ? 1 : 0) == 1)
@@ -127,23 +124,32 @@ public sealed class Shelf
             Enum.GetValues<Verdict>().ToDictionary(v => v, v => counts[(int)v]));
     }
 
-    private (Verdict Verdict, int Refusals, bool LooksDifferent)[] JudgeFacts(Figures figures, House house)
+    private (Verdict Verdict, int Refusals)[] JudgeFacts(Figures figures, House house)
     {
-        var judged = new (Verdict, int, bool)[_facts.Length];
+        var judged = new (Verdict, int)[_facts.Count];
         var (watch, wearer) = (figures.Watch, figures.Wearer);
-        Parallel.For(0, _facts.Length, i =>
+        Parallel.For(0, _facts.Count, i =>
         {
             var rules = BandToWatch.Judge(watch, _facts[i], wearer, house.Bars, house.Limits);
-            judged[i] = (new Judgement(rules).Verdict, rules.Count(r => r.Verdict == Verdict.No),
-                rules.Any(r => r.Rule == FinishRule.Name && r.Verdict == Verdict.Compromise));
+            judged[i] = (new Judgement(rules).Verdict, rules.Count(r => r.Verdict == Verdict.No));
         });
         return judged;
     }
 
-    private static (Verdict Verdict, Length Reserve, Length Missing) Wearer(Band band, ShelfReach? reach, Targets targets)
+    private bool[] JudgeLooks(Figures figures)
     {
-        if (targets.Of(band) is not var (target, window))
+        var (watch, wearer) = (figures.Watch, figures.Wearer);
+        var judged = new bool[_looks.Count];
+        for (var i = 0; i < judged.Length; i++)
+            judged[i] = FinishRule.Judge(watch, _looks[i], wearer)?.Verdict == Verdict.Compromise;
+        return judged;
+    }
+
+    private static (Verdict Verdict, Length Reserve, Length Missing) Wearer(Band band, ShelfReach? reach, WantedLengths targets)
+    {
+        if (targets.Of(band, PullThroughWay.Double) is not { } wanted)
             return (Verdict.Unknown, Length.Zero, Length.Zero);
+        var (target, window) = (wanted.Length, wanted.Window);
         if (reach is not null)
         {
             return reach.Reserve(target, window) is { } left
@@ -152,22 +158,9 @@ public sealed class Shelf
         }
         if (band.Holed(targets.BareHead) is not { } holed)
             return (Verdict.Unknown, Length.Zero, Length.Zero);
-        var wanted = new FitTarget(target, window, Length.Zero);
-        var nearest = holed.Nearest(wanted);
-        if (nearest.Misfit > Length.Zero)
-            return (Verdict.No, Length.Zero, nearest.Misfit);
-        // The nearest may be at an end while another, still inside the window, is not: the one nearest the middle leaves most.
-        var within = holed.Step > Length.Zero ? (int)(2 * window.Micrometres / holed.Step.Micrometres) + 1 : 0;
-        var best = Length.Zero;
-        for (var hole = Math.Max(0, nearest.Hole - within); hole <= Math.Min(holed.Holes - 1, nearest.Hole + within); hole++)
-        {
-            var fit = holed.In(hole, wanted);
-            if (fit is { Misfit.Micrometres: 0, KeepersHold: true })
-                best = Length.Max(best, fit.Tighter < fit.Looser ? fit.Tighter : fit.Looser);
-        }
-        if (best > Length.Zero)
-            return (Verdict.Fits, best, Length.Zero);
-        return (Verdict.Compromise, Length.Zero, Length.Zero);
+        return holed.Reserve(target, window) is { } room
+            ? (room > Length.Zero ? Verdict.Fits : Verdict.Compromise, room, Length.Zero)
+            : (Verdict.No, Length.Zero, holed.Nearest(wanted).Misfit);
     }
 
     private static void Keep(PriorityQueue<Found, Place> kept, Found found, Place place, int most)
@@ -190,6 +183,30 @@ public sealed class Shelf
     private static string KeyOf(Band band) =>
         $"{LinkRowText.Print(band.Links!.Twelve)}|{LinkRowText.Print(band.Links.Six)}|{band.Clasp}|{string.Join(',', band.Spares)}";
 
+    /// <summary>The different facts there are, and which of them each band has.</summary>
+    private sealed class Kinds(int bands)
+    {
+        private readonly int[] _of = new int[bands];
+        private readonly List<BandFacts> _kinds = [];
+        private readonly Dictionary<BandFacts, int> _seen = [];
+
+        public int Count => _kinds.Count;
+
+        public BandFacts this[int kind] => _kinds[kind];
+
+        public int Of(int band) => _of[band];
+
+        public void Add(int band, BandFacts facts)
+        {
+            if (!_seen.TryGetValue(facts, out var kind))
+            {
+                _seen[facts] = kind = _kinds.Count;
+                _kinds.Add(facts);
+            }
+            _of[band] = kind;
+        }
+    }
+
     /// <summary>A place in the order: verdict; reserve; finish; in stock; price; then as shelved.</summary>
     private readonly record struct Place(Verdict Verdict, long Reserve, bool LooksDifferent, bool InStock, long PriceCents, int Ordinal)
     {
@@ -203,25 +220,5 @@ public sealed class Shelf
             if (order == 0) order = b.PriceCents.CompareTo(a.PriceCents);
             return order != 0 ? order : b.Ordinal.CompareTo(a.Ordinal);
         });
-    }
-
-    /// <summary>The length wanted hangs on the band's thickness and on what it raises the head by: each is worked out once.</summary>
-    private sealed class Targets(Figures figures)
-    {
-        private readonly Dictionary<(long Pivot, long Raise), (Length Target, Length Window)?> _known = [];
-
-        public Head? BareHead { get; } = figures.BareHead;
-
-        public (Length Target, Length Window)? Of(Band band)
-        {
-            var raise = band.Raise(PullThroughWay.Double);
-            var key = (band.PivotHeight.Micrometres, raise.Micrometres);
-            if (!_known.TryGetValue(key, out var target))
-            {
-                var wanted = (figures with { Raise = raise }).Target(band.PivotHeight);
-                _known[key] = target = wanted is { } known ? (known.Length, known.Window) : null;
-            }
-            return target;
-        }
     }
 }

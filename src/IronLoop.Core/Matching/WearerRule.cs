@@ -27,13 +27,14 @@ public static class WearerRule
             return new RuleVerdict(Name, Verdict.Fits, $"Makes the {wanted.ToTenths()} wanted with a {places} left each way.");
         if (reach.Holds(wanted, window))
             return new RuleVerdict(Name, Verdict.Compromise, $"Makes the {wanted.ToTenths()} wanted, but with no {places} left one way.");
-        var missing = reach.Lengths.Min(l => (l.Length - wanted).Abs()) - window;
+        var miss = reach.Lengths.Min(l => (l.Length - wanted).Abs()) - window;
+        var missing = miss < Length.FromMillimetres(0.05m) ? "less than 0.1 mm" : miss.ToTenths();
         if (wanted < shortest)
-            return new RuleVerdict(Name, Verdict.No, $"Shortest it makes is {shortest.ToTenths()}: {missing.ToTenths()} too loose.");
+            return new RuleVerdict(Name, Verdict.No, $"Shortest it makes is {shortest.ToTenths()}: {missing} too loose.");
         if (wanted > longest)
-            return new RuleVerdict(Name, Verdict.No, $"Longest it makes is {longest.ToTenths()}: {missing.ToTenths()} too tight.");
+            return new RuleVerdict(Name, Verdict.No, $"Longest it makes is {longest.ToTenths()}: {missing} too tight.");
         var (below, above) = reach.GapAt(wanted, window)!.Value;
         return new RuleVerdict(Name, Verdict.No,
-            $"Makes {below!.Value.ToTenths()} or {above!.Value.ToTenths()} and nothing between: misses by {missing.ToTenths()}.");
+            $"Makes {below!.Value.ToTenths()} or {above!.Value.ToTenths()} and nothing between: misses by {missing}.");
     }
 }

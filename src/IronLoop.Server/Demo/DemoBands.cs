@@ -31,7 +31,7 @@ internal static class DemoBands
         Strap("SK-T18", "Woven strap", 18, BandMaterial.Textile, "navy", BandAttachment.QuickRelease, 1.6m, 70, 112, 52, 8, 2_100, 4),
         Strap("SK-R22", "Rubber strap", 22, BandMaterial.Rubber, "black", BandAttachment.LooseBar, 4.0m, 80, 128, 60, 9, 2_900, 4),
         Strap("SK-E20", "Open-end strap", 20, BandMaterial.Textile, "olive", BandAttachment.OpenEnd, 2.0m, 76, 120, 58, 7, 2_600, 2),
-        Strap("SK-S20", "Slot strap, last of its make", 20, BandMaterial.Leather, "black", BandAttachment.ScrewThrough, 2.2m, 75, 118, 58, 7, 7_800, 0),
+        Strap("SK-S20", "Slot strap, last of its make", 20, BandMaterial.Leather, "black", BandAttachment.ScrewThrough, 2.2m, 74, 118, 58, 7, 7_800, 0),
         OnePiece("SK-P20", "Ribbed pull-through", 20, "grey and red", 1.2m, 168, 12, 2_400, 5),
         OnePiece("SK-P22", "Ribbed pull-through", 22, "black", 1.4m, 172, 12, 2_500, 3),
         OnePiece("SK-P18", "Fine pull-through", 18, "sand", 1.0m, 160, 12, 2_300, 2),

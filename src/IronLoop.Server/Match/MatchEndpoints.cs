@@ -161,8 +161,9 @@ internal static class MatchEndpoints
         var bare = Bare(file);
         var answer = all.Find(bare, file.House, filter, skip, take, spokenFor);
         var own = Bands.OwnOf(work, file.Job.Client.Id);
+        var wanted = new WantedLengths(bare);
         var shown = Bands.Find(work, [.. answer.Best.Concat(answer.NearestMisses).Select(f => f.Id)]);
-        MatchWire Show(StockBand stock) => Wire(file, stock, Free(stock, spokenFor));
+        MatchWire Show(StockBand stock) => Wire(file, stock, Free(stock, spokenFor), shelf.ReachOf(stock), wanted);
         return new MatchSheet(
             [.. own.Select(Show)],
             [.. answer.Best.Select(f => Show(shown[f.Id]))],
@@ -182,7 +183,7 @@ internal static class MatchEndpoints
         using var work = shop.Look();
         var file = JobFile.Read(work, id);
         var stock = BandFor(work, file, bandId);
-        return Wire(file, stock, Free(stock, Bands.SpokenFor(work, id)));
+        return Wire(file, stock, Free(stock, Bands.SpokenFor(work, id)), null);
     }
 
     private static Loop.LoopSheet Preview(long id, long bandId, ShopFile shop, string? way = null)
@@ -255,43 +256,40 @@ internal static class MatchEndpoints
     }
 
     /// <summary>A band judged, with all that the screen shows of it.</summary>
-    public static MatchWire Wire(JobFile file, StockBand stock, int free)
+    private static MatchWire Wire(JobFile file, StockBand stock, int free, Reach? reach, WantedLengths? wanted = null)
     {
         var figures = Bare(file);
         var isChosen = stock.Id == file.Job.BandId;
         var way = isChosen ? file.Way : PullThroughWay.Double;
-        var judgement = MatchBand.Judge(figures, stock.Band, way, file.House);
+        reach ??= MatchBand.ReachOf(stock.Band, figures.BareHead);
+        var judgement = MatchBand.Judge(figures, stock.Band, way, file.House, reach, wanted ??= new WantedLengths(figures));
         var worst = judgement.Rules.FirstOrDefault(r => r.Verdict == judgement.Verdict);
         return new MatchWire(
             BandWire.Of(stock),
             judgement.Verdict,
             judgement.Verdict == Verdict.Fits ? null : worst?.Rule,
             [.. judgement.Rules.Select(RuleWire.Of)],
-            ReachOf(figures, stock.Band, way),
-            stock.Band.OnePiece is null ? [] : [.. OnePieceBand.Ways.Select(w => Worn(figures, stock.Band, w, file.House))],
+            ReachOf(wanted.Of(stock.Band, way), reach),
+            stock.Band.OnePiece is null ? [] : [.. OnePieceBand.Ways.Select(w => Worn(figures, stock.Band, w, file.House, wanted))],
             free,
             isChosen,
             judgement.Rules.Any(r => r.Work.Any(w => !w.Reversible)),
             WhyNot(stock, judgement, free));
     }
 
-    private static WearerReach? ReachOf(Figures figures, Band band, PullThroughWay way)
-    {
-        var worn = figures with { Raise = band.Raise(way) };
-        if (worn.Target(band.PivotHeight) is not { } target || MatchBand.ReachOf(band, figures.BareHead) is not { Shortest: { } shortest, Longest: { } longest })
-            return null;
-        return new WearerReach(shortest, longest, target.Length, target.Window, $"{shortest.ToTenths()} to {longest.ToTenths()}");
-    }
+    private static WearerReach? ReachOf(FitTarget? wanted, Reach? reach) =>
+        wanted is { } target && reach is { Shortest: { } shortest, Longest: { } longest }
+            ? new WearerReach(shortest, longest, target.Length, target.Window, $"{shortest.ToTenths()} to {longest.ToTenths()}")
+            : null;
 
-    private static WayToWear Worn(Figures figures, Band band, PullThroughWay way, House house)
+    private static WayToWear Worn(Figures figures, Band band, PullThroughWay way, House house, WantedLengths wanted)
     {
-        var worn = figures with { Raise = band.Raise(way) };
-        var judgement = MatchBand.Judge(figures, band, way, house);
-        var wearer = judgement.Rules[^1];
-        var fit = worn.Target(band.PivotHeight) is { } target ? band.Holed(figures.BareHead)?.Nearest(target) : null;
+        var judgement = MatchBand.Judge(figures, band, way, house, wanted: wanted);
+        var target = wanted.Of(band, way);
+        var fit = target is { } length ? band.Holed(figures.BareHead)?.Nearest(length) : null;
         return new WayToWear(
-            way, OnePieceBand.Layers(way), band.Raise(way), worn.Target(band.PivotHeight)?.Length, fit?.Hole, fit?.Length, OnePieceBand.Feels(way),
-            judgement.Verdict, wearer.Says);
+            way, OnePieceBand.Layers(way), band.Raise(way), target?.Length, fit?.Hole, fit?.Length, OnePieceBand.Feels(way),
+            judgement.Verdict, judgement.Rules[^1].Says);
     }
 
     /// <summary>The figures as gauged, with nothing under the head: each band raises it by its own.</summary>

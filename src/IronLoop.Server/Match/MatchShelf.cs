@@ -1,3 +1,4 @@
+using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Storage;
 
@@ -10,6 +11,7 @@ internal sealed class MatchShelf
     private Shelf? _shelf;
     private IReadOnlyList<string> _finishes = [];
     private IReadOnlyList<string> _colours = [];
+    private readonly Dictionary<long, (Shelf? Version, Reach Reach)> _reaches = [];
     private long _version = -1;
 
     /// <summary>The shelf with the finishes and colours on it, as they are now.</summary>
@@ -26,8 +28,22 @@ internal sealed class MatchShelf
                 _finishes = Distinct(stock.Select(b => b.Finish));
                 _colours = Distinct(stock.Select(b => b.Colour));
                 _version = version;
+                _reaches.Clear();
             }
             return (_shelf, _finishes, _colours);
+        }
+    }
+
+    /// <summary>What a bracelet can make, worked out the first time it is shown; other bands are quickly worked out each time.</summary>
+    public Reach? ReachOf(StockBand stock)
+    {
+        if (stock.Band.Links is null)
+            return null;
+        lock (_lock)
+        {
+            if (!_reaches.TryGetValue(stock.Id, out var known) || !ReferenceEquals(known.Version, _shelf))
+                _reaches[stock.Id] = known = (_shelf, MatchBand.ReachOf(stock.Band, null)!);
+            return known.Reach;
         }
     }
 

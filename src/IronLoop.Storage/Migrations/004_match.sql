@@ -11,6 +11,8 @@ ALTER TABLE band ADD COLUMN mesh_shortest_um INTEGER;
 ALTER TABLE band ADD COLUMN mesh_longest_um INTEGER;
 ALTER TABLE band ADD COLUMN mesh_notches INTEGER;
 
+CREATE INDEX band_owner ON band (owner_client_id) WHERE owner_client_id IS NOT NULL;
+
 CREATE TABLE spring_bar (
   article    TEXT PRIMARY KEY,
   length_um  INTEGER NOT NULL,

@@ -61,6 +61,19 @@ public class ShelfTests
     }
 
     [Fact]
+    public void Of_equal_verdict_the_one_that_leaves_most_comes_first_then_looks_then_stock_then_price()
+    {
+        // Straps of 3, 4 and 7 holes round the same middle; then brown for a wish of black, none left, and dearer.
+        Shelved Strap(long id, int holes = 7, int looks = 0, int inStock = 1, long price = 100) =>
+            new(id, Make(1, 20_000, 2_400, 88 - holes * 3, holes, looks, true), price, inStock);
+        var shelf = Shelf.Of([Strap(6, price: 200), Strap(5, inStock: 0), Strap(2, looks: 1), Strap(7, holes: 3), Strap(1), Strap(4, holes: 4)]);
+        var wish = Known with { Wishes = new Wishes(Colour: "black") };
+        var order = shelf.Find(wish, House, new ShelfFilter(), 0, 9).Best;
+        order.Select(f => f.Verdict).ShouldBeInOrder();
+        order.Select(f => f.Id).ShouldBe([1L, 6, 5, 4, 2, 7]);
+    }
+
+    [Fact]
     public void What_other_jobs_have_chosen_is_not_in_stock()
     {
         var shelf = Shelf.Of([new Shelved(1, Make(1, 20_000, 2_400, 66, 7, 0, true), 0, 1), new Shelved(2, Make(1, 20_000, 2_400, 66, 7, 0, true), 0, 1)]);

@@ -30,7 +30,11 @@ function take(now: PullThroughWay) {
 </script>
 
 <template>
-  <li class="card" :class="{ chosen: match.chosen, no: match.verdict === 'no', tried }">
+  <li
+    class="card"
+    :data-article="match.band.article"
+    :class="{ chosen: match.chosen, no: match.verdict === 'no', tried }"
+  >
     <div class="top">
       <h2>{{ match.band.name }}</h2>
       <VerdictRing :verdict="match.verdict" />

@@ -1,0 +1,31 @@
+using BenchmarkDotNet.Attributes;
+using IronLoop.Core.Jobs;
+
+namespace IronLoop.Benchmarks;
+
+/// <summary>The first page of ranked answers over a whole stock, all rules asked; and making the shelf ready.</summary>
+[MemoryDiagnoser]
+public class MatchBenchmarks
+{
+    private readonly Figures _watch = MadeUpStock.Watch;
+    private readonly House _house = MadeUpStock.House;
+    private Shelf _shelf = null!;
+    private Shelved[] _bands = null!;
+
+    /// <summary>How many bands are in stock.</summary>
+    [Params(1_000, 10_000, 100_000)]
+    public int Bands { get; set; }
+
+    [GlobalSetup]
+    public void Setup()
+    {
+        _bands = [.. MadeUpStock.Of(Bands)];
+        _shelf = Shelf.Of(_bands);
+    }
+
+    [Benchmark]
+    public ShelfAnswer FirstPage() => _shelf.Find(_watch, _house, new ShelfFilter(), 0, 20);
+
+    [Benchmark]
+    public Shelf MakeReady() => Shelf.Of(_bands);
+}
