@@ -1,4 +1,5 @@
 using OpenQA.Selenium;
+using OpenQA.Selenium.Support.UI;
 
 namespace IronLoop.Browser.Tests;
 
@@ -87,10 +88,10 @@ public sealed class MatchTests : IDisposable
         _screen.Go("/jobs/5/match");
         _screen.Until(() => _screen.All(".card").Count > 5);
         _screen.Press("Narrow down and what it has to suit");
-        _screen.Find("select[name=kind]").SendKeys("Mesh");
+        new SelectElement(_screen.Find("select[name=kind]")).SelectByText("Mesh");
         _screen.Until(() => _screen.All(".card h2").Count > 0 && _screen.All(".card h2").All(h => h.Text.Contains("mesh", StringComparison.Ordinal)));
         Press("SK-M20", "Lay beside");
-        _screen.Find("select[name=kind]").SendKeys("Link bracelets");
+        new SelectElement(_screen.Find("select[name=kind]")).SelectByText("Link bracelets");
         _screen.Until(() => _screen.All(".card h2").Any(h => h.Text == "Harbour bracelet"));
         Press("SK-2012", "Lay beside");
         _screen.Press("Compare 2");
@@ -124,7 +125,7 @@ public sealed class MatchTests : IDisposable
             _screen.Go("/house/catalogue");
             _screen.Find("input[name=catalogue]").SendKeys(file);
             _screen.UntilSays("No column is taken for name.");
-            _screen.Find("select[name='column-label']").SendKeys("name");
+            new SelectElement(_screen.Find("select[name='column-label']")).SelectByText("name");
             _screen.UntilSays("3 rows: 1 new, 1 known, 1 bad.");
             _screen.UntilSays("“twenty” is not a length");
             _screen.Find(".bad").Text.ShouldContain("line 3");

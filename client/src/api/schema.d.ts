@@ -1577,6 +1577,7 @@ export interface components {
       chosen: boolean
       needsConsent: boolean
       whyNot: null | string
+      wouldGoOn: null | string
     }
     MeshSheet: {
       shortest: string

@@ -74,6 +74,7 @@ input {
   height: 36px;
   padding: 0 8px;
   color: inherit;
+  background: none;
   border: 1px solid rgb(var(--v-theme-iron));
   border-radius: 2px;
 }

@@ -87,10 +87,11 @@ internal sealed record WayToWear(PullThroughWay Way, int Layers, Length RaiseMm,
 
 /// <summary>A band judged for a job.</summary>
 /// <param name="Deciding">The rule that decides the verdict.</param>
+/// <param name="WouldGoOn">What would make it go on, when one rule alone keeps it off.</param>
 /// <param name="NeedsConsent">Whether it asks for work that cannot be undone.</param>
 internal sealed record MatchWire(
     BandWire Band, Verdict Verdict, string? Deciding, IReadOnlyList<RuleWire> Rules, WearerReach? Reach, IReadOnlyList<WayToWear> Ways, int Free, bool Chosen,
-    bool NeedsConsent, string? WhyNot);
+    bool NeedsConsent, string? WhyNot, string? WouldGoOn);
 
 /// <summary>A verdict and how many bands have it.</summary>
 internal sealed record VerdictCount(Verdict Verdict, int Count);
@@ -274,7 +275,10 @@ internal static class MatchEndpoints
             free,
             isChosen,
             judgement.Rules.Any(r => r.Work.Any(w => !w.Reversible)),
-            WhyNot(stock, judgement, free));
+            WhyNot(stock, judgement, free),
+            judgement.Rules.Where(r => r.Verdict == Verdict.No).ToList() is [var only]
+                ? NearMiss.Cure(only, figures.Watch, stock.Band.FactsWorn(way), file.House.Limits)
+                : null);
     }
 
     private static WearerReach? ReachOf(FitTarget? wanted, Reach? reach) =>

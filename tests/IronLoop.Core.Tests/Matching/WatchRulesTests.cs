@@ -185,6 +185,27 @@ public class WatchRulesTests
         LimitKind.All.Select(k => (int)k.Limit).ShouldBe(Enumerable.Range(0, LimitKind.All.Count));
     }
 
+    [Theory]
+    [InlineData(17.5, BandMaterial.Leather, "if it were 0.5 mm wider")]
+    [InlineData(21.4, BandMaterial.Leather, "if it were 0.4 mm narrower")]
+    [InlineData(20.5, BandMaterial.Rubber, "if it were 0.2 mm narrower")]
+    public void A_near_miss_says_what_would_make_it_go_on(double width, BandMaterial material, string cure)
+    {
+        var band = Leather with { Width = Length.Nearest(width), Material = material };
+        NearMiss.Cure(LugWidthRule.Judge(Drilled, band), Drilled, band, Usual).ShouldBe(cure);
+        // Made as it says, it does go on.
+        var off = decimal.Parse(cure.Split(' ')[3], System.Globalization.CultureInfo.InvariantCulture) * (cure.EndsWith("wider", StringComparison.Ordinal) ? 1 : -1);
+        LugWidthRule.Judge(Drilled, band with { Width = band.Width + Mm(off) }).Verdict.ShouldNotBe(Verdict.No);
+    }
+
+    [Fact]
+    public void An_end_too_thick_is_told_how_thin_it_has_to_be()
+    {
+        var thick = Leather with { EndThickness = Mm(6) };
+        NearMiss.Cure(BarGapRule.Judge(Drilled, thick, Usual)!, Drilled, thick, Usual).ShouldBe("with an end of at most 5.2 mm");
+        BarGapRule.Judge(Drilled, thick with { EndThickness = Mm(5.2m) }, Usual)!.Verdict.ShouldBe(Verdict.Work);
+    }
+
     private static SpringBar Bar(string article, decimal length, decimal body, decimal tip) =>
         new(article, Mm(length), Mm(body), Mm(tip), Curved: false, BarStyle.Plain, InStock: 5);
 

@@ -74,12 +74,13 @@ function take(now: PullThroughWay) {
               {{ ways[w.way] }}
             </button>
           </th>
-          <td class="figure">+{{ w.raiseMm }} mm</td>
-          <td v-if="w.hole !== null" class="figure">
-            hole {{ w.hole + 1 }}, {{ w.lengthMm?.toFixed(1) }} mm
+          <td>
+            <span class="figure">+{{ w.raiseMm }} mm</span> high<template v-if="w.hole !== null"
+              >, hole <span class="figure">{{ w.hole + 1 }}</span>, loop
+              <span class="figure">{{ w.lengthMm?.toFixed(1) }} mm</span></template
+            >
+            <span class="feels quiet">{{ w.feels }}</span>
           </td>
-          <td v-else />
-          <td class="quiet">{{ w.feels }}</td>
         </tr>
       </tbody>
     </table>

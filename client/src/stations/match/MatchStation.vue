@@ -222,7 +222,8 @@ const anyFilter = computed(
       <ul>
         <li v-for="m in sheet.nearestMisses" :key="m.band.id">
           <strong>{{ m.band.name }}, {{ m.band.article }}</strong
-          >: all but one rule let it on. {{ m.rules.find((r) => r.verdict === 'no')?.says }}
+          >: {{ m.rules.find((r) => r.verdict === 'no')?.says }}
+          <template v-if="m.wouldGoOn">It would go on {{ m.wouldGoOn }}.</template>
         </li>
       </ul>
     </section>

@@ -11,7 +11,15 @@ const router = useRouter()
 const jobId = computed(() => (route.query.job ? Number(route.query.job) : null))
 const { mutate, error, isPending } = useAddBand()
 
-const isBracelet = ref(true)
+type Kind = 'linkBracelet' | 'twoPiece' | 'onePiece' | 'mesh'
+const kinds: { kind: Kind; title: string }[] = [
+  { kind: 'linkBracelet', title: 'Link bracelet' },
+  { kind: 'twoPiece', title: 'Two-piece strap' },
+  { kind: 'onePiece', title: 'Pull-through band' },
+  { kind: 'mesh', title: 'Mesh' },
+]
+const kind = ref<Kind>('linkBracelet')
+const isMetal = computed(() => kind.value === 'linkBracelet' || kind.value === 'mesh')
 const band = reactive({
   name: '',
   material: 'leather' as BandMaterial,
@@ -22,6 +30,13 @@ const band = reactive({
   inStock: '1',
   price: '',
   colour: '',
+  finish: '',
+  family: '',
+  end: 'straight' as NonNullable<BandSheet['end']>,
+  endThickness: '',
+  tubeBore: '',
+  claspEnd: '',
+  nickelSafe: false,
 })
 const bracelet = reactive({
   twelve: '',
@@ -37,6 +52,14 @@ const bracelet = reactive({
 })
 const strap = reactive({ bucklePiece: '', tail: '', firstHole: '', holePitch: '', holes: '7' })
 
+const onePiece = reactive({ firstHole: '', holePitch: '', holes: '12', underRun: '' })
+const mesh = reactive({ shortest: '', longest: '', notches: '0' })
+
+const ends: { value: NonNullable<BandSheet['end']>; title: string }[] = [
+  { value: 'straight', title: 'Straight' },
+  { value: 'curved', title: 'Curved' },
+  { value: 'fitted', title: 'Fitted to a case' },
+]
 const softMaterials: { value: BandMaterial; title: string }[] = [
   { value: 'leather', title: 'Leather' },
   { value: 'textile', title: 'Textile' },
@@ -58,12 +81,18 @@ const said = (path: string) => saidOf(error.value, path)
 function done() {
   const sheet: BandSheet = {
     ...band,
-    material: isBracelet.value ? 'metal' : band.material,
+    material: isMetal.value ? 'metal' : band.material,
+    attaches: kind.value === 'onePiece' ? 'pullThrough' : band.attaches,
+    // Not ticked says nothing: only a declaration counts.
+    nickelSafe: band.nickelSafe ? true : null,
     inStock: jobId.value === null ? whole(band.inStock) : 1,
-    bracelet: isBracelet.value
-      ? { ...bracelet, positions: whole(bracelet.positions), position: whole(bracelet.position) }
-      : null,
-    strap: isBracelet.value ? null : { ...strap, holes: whole(strap.holes) },
+    bracelet:
+      kind.value === 'linkBracelet'
+        ? { ...bracelet, positions: whole(bracelet.positions), position: whole(bracelet.position) }
+        : null,
+    strap: kind.value === 'twoPiece' ? { ...strap, holes: whole(strap.holes) } : null,
+    onePiece: kind.value === 'onePiece' ? { ...onePiece, holes: whole(onePiece.holes) } : null,
+    mesh: kind.value === 'mesh' ? { ...mesh, notches: whole(mesh.notches) } : null,
   }
   mutate(
     { jobId: jobId.value, sheet },
@@ -82,20 +111,14 @@ function done() {
     </p>
     <div class="kind" role="group" aria-label="What it is">
       <v-btn
-        :variant="isBracelet ? 'flat' : 'outlined'"
+        v-for="k in kinds"
+        :key="k.kind"
+        :variant="kind === k.kind ? 'flat' : 'outlined'"
         color="primary"
-        :aria-pressed="isBracelet"
-        @click="isBracelet = true"
+        :aria-pressed="kind === k.kind"
+        @click="kind = k.kind"
       >
-        Link bracelet
-      </v-btn>
-      <v-btn
-        :variant="isBracelet ? 'outlined' : 'flat'"
-        color="primary"
-        :aria-pressed="!isBracelet"
-        @click="isBracelet = false"
-      >
-        Two-piece strap
+        {{ k.title }}
       </v-btn>
     </div>
     <form @submit.prevent="done">
@@ -119,13 +142,19 @@ function done() {
         :error-messages="said('$.thickness')"
       />
       <v-select
-        v-if="!isBracelet"
+        v-if="!isMetal"
         v-model="band.material"
         :items="softMaterials"
         label="Material"
         data-field="material"
       />
-      <v-select v-model="band.attaches" :items="attachings" label="Attaches by" data-field="attaches" />
+      <v-select
+        v-if="kind !== 'onePiece'"
+        v-model="band.attaches"
+        :items="attachings"
+        label="Attaches by"
+        data-field="attaches"
+      />
       <v-text-field
         v-model="band.claspName"
         label="Closes with"
@@ -134,7 +163,84 @@ function done() {
       />
       <v-text-field v-model="band.colour" label="Colour" name="colour" :error-messages="said('$.colour')" />
 
-      <template v-if="isBracelet">
+      <v-text-field v-model="band.finish" label="Finish" name="finish" :error-messages="said('$.finish')" />
+      <v-select v-model="band.end" :items="ends" label="End at the case" data-field="end" />
+      <v-text-field
+        v-model="band.endThickness"
+        label="End’s thickness"
+        name="endThickness"
+        :error-messages="said('$.endThickness')"
+      />
+      <v-text-field
+        v-model="band.tubeBore"
+        label="Bore of its tube"
+        name="tubeBore"
+        :error-messages="said('$.tubeBore')"
+      />
+      <v-text-field
+        v-model="band.claspEnd"
+        label="Width at the clasp"
+        name="claspEnd"
+        :error-messages="said('$.claspEnd')"
+      />
+      <v-text-field
+        v-if="band.end === 'fitted' || band.attaches === 'screwThrough'"
+        v-model="band.family"
+        label="Maker’s family code"
+        name="family"
+        :error-messages="said('$.family')"
+      />
+      <v-checkbox v-if="isMetal" v-model="band.nickelSafe" label="Declared nickel-safe" hide-details />
+
+      <template v-if="kind === 'onePiece'">
+        <v-text-field
+          v-model="onePiece.firstHole"
+          label="Buckle’s bar to the first hole"
+          name="firstHole"
+          :error-messages="said('$.onePiece.firstHole')"
+        />
+        <v-text-field
+          v-model="onePiece.holePitch"
+          label="Hole to hole"
+          name="holePitch"
+          :error-messages="said('$.onePiece.holePitch')"
+        />
+        <v-text-field
+          v-model="onePiece.holes"
+          type="number"
+          label="Holes"
+          name="holes"
+          :error-messages="said('$.onePiece.holes')"
+        />
+        <v-text-field
+          v-model="onePiece.underRun"
+          label="Under-run, if measured"
+          name="underRun"
+          :error-messages="said('$.onePiece.underRun')"
+        />
+      </template>
+      <template v-else-if="kind === 'mesh'">
+        <v-text-field
+          v-model="mesh.shortest"
+          label="Shortest loop"
+          name="shortest"
+          :error-messages="said('$.mesh.shortest')"
+        />
+        <v-text-field
+          v-model="mesh.longest"
+          label="Longest loop"
+          name="longest"
+          :error-messages="said('$.mesh.longest')"
+        />
+        <v-text-field
+          v-model="mesh.notches"
+          type="number"
+          label="Notches, 0 when it locks anywhere"
+          name="notches"
+          :error-messages="said('$.mesh.notches')"
+        />
+      </template>
+      <template v-else-if="kind === 'linkBracelet'">
         <v-text-field
           v-model="bracelet.twelve"
           class="two"
