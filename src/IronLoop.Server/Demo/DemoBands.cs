@@ -101,7 +101,8 @@ internal static class DemoBands
                 Finish = material == BandMaterial.Leather ? "smooth" : "plain",
                 Colour = colour,
             },
-            Mm(thickness), "pin buckle", null, [], null, new TwoPieceStrap(Mm(bucklePiece), Mm(tail), Mm(firstHole), Mm(6.5m), holes)) { ClaspEnd = Mm(width - 2) });
+            Mm(thickness), "pin buckle", null, [], null, new TwoPieceStrap(Mm(bucklePiece), Mm(tail), Mm(firstHole), Mm(6.5m), holes))
+        { ClaspEnd = Mm(width - 2) });
 
     private static StockBand Curved(StockBand strap) =>
         strap with { Band = strap.Band with { Facts = strap.Band.Facts with { End = BandEnd.Curved } } };
