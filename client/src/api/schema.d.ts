@@ -953,7 +953,7 @@ export interface components {
       linksOut: number
     }
     /** @enum {unknown} */
-    BarStyle: 'plain' | 'flanged' | 'quickRelease'
+    BarStyle: 'plain' | 'flanged' | 'quickRelease' | 'screwed'
     BeginImport: {
       skipBad: boolean
     }
@@ -1795,6 +1795,7 @@ export interface components {
       rule: string
       verdict: components['schemas']['Verdict']
       says: string
+      figure: null | string
       work: components['schemas']['WorkWire'][]
     }
     RulerWire: {

@@ -8,7 +8,7 @@ import SpringBarsView from './SpringBarsView.vue'
 
 const parts = [
   { part: 'catalogue', title: 'Catalogue', view: CatalogueView },
-  { part: 'bars', title: 'Spring bars', view: SpringBarsView },
+  { part: 'bars', title: 'Bars', view: SpringBarsView },
   { part: 'limits', title: 'Limits', view: LimitsView },
   { part: 'caliper', title: 'Caliper', view: CaliperSettings },
 ] as const

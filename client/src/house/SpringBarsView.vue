@@ -18,6 +18,7 @@ const styles = [
   { value: 'plain', title: 'Plain' },
   { value: 'flanged', title: 'Flanged' },
   { value: 'quickRelease', title: 'With a lever' },
+  { value: 'screwed', title: 'Screwed' },
 ]
 
 async function put() {
@@ -32,7 +33,7 @@ async function put() {
 
 <template>
   <div>
-    <h1>Spring bars</h1>
+    <h1>Spring bars and screwed bars</h1>
     <p class="says">
       Bars are matched to lugs and bands from what is here. The same article number changes the bar.
     </p>

@@ -29,7 +29,7 @@ public static class BarBoreRule
         if (band.TubeBore is not { } bore)
             return Say(Verdict.Unknown, "Measure the band's tube, so that a bar can be named.");
         if (SpringBarChoice.Choose(stock, Wish(watch, band, lugs, hole, bore, limits), limits) is { } chosen)
-            return Say(Verdict.Fits, $"Bar {chosen.Says}.");
+            return Say(Verdict.Fits, $"Bar {chosen.Says}.") with { Figure = chosen.Article };
         var thinnest = forLugs.MinBy(b => b.Body)!;
         return new RuleVerdict(Name, Verdict.Work,
             $"The thinnest bar for these lugs, {thinnest.Article}, has {thinnest.Body}; the band's tube has {bore}.", [Open(band, thinnest.Body, limits)]);

@@ -22,7 +22,8 @@ public static class BarGapRule
             return Say(Verdict.Unknown, "Measure the bar gap.");
         if ((isPulled ? band.LayerThickness ?? band.EndThickness : band.EndThickness) is not { } thickness)
             return Say(Verdict.Unknown, isPulled ? "Measure the thickness of one layer of the band." : "Measure the thickness of the band's end.");
-        return isPulled ? PulledThrough(gap, thickness, watch.OwnBar ?? limits[Limit.UsualBar]) : RoundTheBar(gap, thickness, limits);
+        var judged = isPulled ? PulledThrough(gap, thickness, watch.OwnBar ?? limits[Limit.UsualBar]) : RoundTheBar(gap, thickness, limits);
+        return judged with { Figure = $"{thickness} at {gap}" };
     }
 
     private static RuleVerdict PulledThrough(Length gap, Length layer, Length bar) =>

@@ -26,8 +26,9 @@ public static class BuildRule
         var seems = watch.CaseShape == CaseShape.FlatSided ? total + limits[Limit.FlatSided] : total;
         // Height × 12 against the wrist keeps the share whole.
         var isTall = seems.Micrometres * limits.Thousandths(Limit.WristOverHeight) > wrist.Micrometres * 1000;
-        return isTall
+        var judged = isTall
             ? new RuleVerdict(Name, Verdict.Compromise, $"{total} high on a wrist of {wrist} sits tall and tips; wear it snugger.")
             : new RuleVerdict(Name, Verdict.Fits, $"{total} high on a wrist of {wrist} sits well.");
+        return judged with { Figure = total.ToString() };
     }
 }

@@ -18,7 +18,7 @@ public static class LugWidthRule
         if (watch.LugWidth is not { } lugs)
             return new RuleVerdict(Name, Verdict.Unknown, "Measure the lug width first.");
         var verdict = Find(lugs - band.Width, band, limits);
-        var said = Say(verdict, lugs, band);
+        var said = Say(verdict, lugs, band) with { Figure = $"{(lugs < band.Width ? "−" : "")}{(lugs - band.Width).Abs()}" };
         return watch.LugWidthReadings is var (smallest, largest)
             && Find(smallest - band.Width, band, limits) != Find(largest - band.Width, band, limits)
                 ? said with { Says = $"{said.Says} The readings, {smallest} to {largest}, would not agree on this: gauge again." }

@@ -1,3 +1,5 @@
+using IronLoop.Core.Measuring;
+
 namespace IronLoop.Core.Matching;
 
 /// <summary>The rule <c>slot</c>: the band's end against the height of a screwed slot.</summary>
@@ -16,6 +18,11 @@ public static class SlotRule
             return Say(Verdict.Unknown, "Measure the height of the slot.");
         if (band.EndThickness is not { } end)
             return Say(Verdict.Unknown, "Measure the thickness of the band's end.");
+        return Judge(end, slot, band, limits) with { Figure = $"{end} in {slot}" };
+    }
+
+    private static RuleVerdict Judge(Length end, Length slot, BandFacts band, HouseLimits limits)
+    {
         if (end <= slot)
             return Say(Verdict.Fits, $"A {end} end slides into a {slot} slot.");
         if (band.Material == BandMaterial.Leather && end <= slot + limits[Limit.SlotPress])

@@ -13,9 +13,12 @@ public enum BarStyle
 
     /// <summary>With a lever of its own.</summary>
     QuickRelease,
+
+    /// <summary>A screwed bar, for lugs with screwed bars; its tip is the thread.</summary>
+    Screwed,
 }
 
-/// <summary>A spring bar as stocked.</summary>
+/// <summary>A spring bar, or a screwed one, as stocked.</summary>
 /// <param name="Article">Its article number.</param>
 /// <param name="Length">Nominal length.</param>
 /// <param name="Body">Diameter of the body.</param>
@@ -30,6 +33,7 @@ public sealed record SpringBar(string Article, Length Length, Length Body, Lengt
     {
         BarStyle.Flanged => ", flanged",
         BarStyle.QuickRelease => ", with a lever",
+        BarStyle.Screwed => ", screwed",
         _ => "",
     }}";
 }
@@ -47,7 +51,7 @@ public static class SpringBarChoice
 {
     /// <summary>The bars of the right length whose tips go into the lug hole.</summary>
     public static IEnumerable<SpringBar> ForLugs(IEnumerable<SpringBar> stock, Length lugWidth, Length lugHole, HouseLimits limits) =>
-        stock.Where(b => b.InStock > 0
+        stock.Where(b => b.InStock > 0 && b.Style != BarStyle.Screwed
             && b.Length >= lugWidth - limits[Limit.BarShorter] && b.Length <= lugWidth + limits[Limit.BarLonger]
             && b.Tip + limits[Limit.TipRoom] <= lugHole);
 

@@ -50,6 +50,9 @@ public sealed record PieceOfWork(string What, bool Reversible)
 /// <param name="Work">The work it asks for, when its verdict is <see cref="Verdict.Work"/>.</param>
 public sealed record RuleVerdict(string Rule, Verdict Verdict, string Says, IReadOnlyList<PieceOfWork> Work)
 {
+    /// <summary>The number that decides it, short, for a look along many; null where no number does.</summary>
+    public string? Figure { get; init; }
+
     /// <summary>A verdict without work.</summary>
     public RuleVerdict(string rule, Verdict verdict, string says)
         : this(rule, verdict, says, [])

@@ -19,6 +19,14 @@ public static class WearerRule
     /// <param name="places">What the band adjusts by, for the sentence: "position" or "hole".</param>
     public static RuleVerdict Judge(Reach reach, Length? target, Length window, string places)
     {
+        var judged = Find(reach, target, window, places);
+        return target is { } wanted && reach.Lengths.Count > 0
+            ? judged with { Figure = $"{reach.Lengths.MinBy(l => (l.Length - wanted).Abs()).Length.ToTenths()}" }
+            : judged;
+    }
+
+    private static RuleVerdict Find(Reach reach, Length? target, Length window, string places)
+    {
         if (target is not { } wanted)
             return new RuleVerdict(Name, Verdict.Unknown, "Measure the wrist and the lug-to-lug first.");
         if (reach.Shortest is not { } shortest || reach.Longest is not { } longest)

@@ -53,6 +53,7 @@ internal static class DemoBands
             new($"SB-{length}-15C", Mm(length), Mm(1.5m), Mm(0.8m), true, BarStyle.Plain, 8),
             new($"SB-{length}-13", Mm(length), Mm(1.3m), Mm(0.7m), false, BarStyle.Flanged, 12),
         ]),
+        new("SCB-20-16", Mm(20), Mm(1.6m), Mm(1.2m), false, BarStyle.Screwed, 4),
     ];
 
     /// <summary>An owner's bracelet with long links and two micro positions: it never closes right, whatever is taken out.</summary>

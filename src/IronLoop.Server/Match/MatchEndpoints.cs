@@ -73,10 +73,12 @@ internal sealed record BandWire(
 /// <summary>A piece of work.</summary>
 internal sealed record WorkWire(string What, bool Reversible, string Tools, int Minutes, string? Caution);
 
-internal sealed record RuleWire(string Rule, Verdict Verdict, string Says, IReadOnlyList<WorkWire> Work)
+/// <summary>What a rule found.</summary>
+/// <param name="Figure">The number that decides it, short.</param>
+internal sealed record RuleWire(string Rule, Verdict Verdict, string Says, string? Figure, IReadOnlyList<WorkWire> Work)
 {
     public static RuleWire Of(RuleVerdict rule) =>
-        new(rule.Rule, rule.Verdict, rule.Says, [.. rule.Work.Select(w => new WorkWire(w.What, w.Reversible, w.Tools, w.Minutes, w.Caution))]);
+        new(rule.Rule, rule.Verdict, rule.Says, rule.Figure, [.. rule.Work.Select(w => new WorkWire(w.What, w.Reversible, w.Tools, w.Minutes, w.Caution))]);
 }
 
 /// <summary>Where on its reach the length wanted lies.</summary>

@@ -80,5 +80,43 @@ public class BenchStepsTests
             [new BagLine("links of 8 mm", 2), new BagLine("links of 5 mm", 1), new BagLine("fasteners from removed links", 1)]);
     }
 
+    [Theory]
+    [InlineData(PullThroughWay.Double, "buckle end lies on the 12 side", "two layers lie under the case")]
+    [InlineData(PullThroughWay.ReversedSingle, "buckle end lies on the 6 side", "one layer lies under the case")]
+    public void A_band_is_pulled_through_in_the_way_it_is_worn(PullThroughWay way, string side, string layers)
+    {
+        var fit = new OnePieceBand(Length.FromMillimetres(168), Length.FromMillimetres(7), 12, Length.FromMillimetres(1.2m), null)
+            .On(new Head(Length.FromMillimetres(44), Length.FromMillimetres(3)))
+            .In(5, new FitTarget(Length.FromMillimetres(157), Length.Zero, Length.Zero));
+        var steps = BenchSteps.Of(way, isOnBars: true, fit, 12, []);
+        steps.ShouldContain(s => s.What.Contains(side));
+        steps.ShouldContain(s => s.What.Contains(layers));
+        steps.ShouldContain(s => s.What.Contains("hole 6 of 12"));
+        // Both bars first, with their caution; a watch with bars of its own needs none.
+        steps.Single(s => s.Key == "bars").Caution.ShouldBe(BenchSteps.BarsFly);
+        BenchSteps.Of(way, isOnBars: false, fit, 12, []).ShouldNotContain(s => s.Key == "bars");
+    }
+
+    [Fact]
+    public void Mesh_is_let_out_wide_before_it_is_set_to_its_notch()
+    {
+        var mesh = new MeshBand(Length.FromMillimetres(120), Length.FromMillimetres(180), 31);
+        var fit = mesh.Nearest(new FitTarget(Length.FromMillimetres(150), Length.Zero, Length.Zero));
+        var keys = BenchSteps.Of(Attachment.SpringBarBlind, fit, mesh, []).Select(s => s.Key).ToList();
+        keys.IndexOf("lengthen").ShouldBeLessThan(keys.IndexOf("try-on"));
+        BenchSteps.Of(Attachment.SpringBarBlind, fit, mesh, []).Single(s => s.Key == "try-on").What.ShouldContain("notch 16 of 31");
+    }
+
+    [Fact]
+    public void Work_brings_its_tools_its_minutes_and_its_own_caution_to_the_bench()
+    {
+        var mesh = new MeshBand(Length.FromMillimetres(120), Length.FromMillimetres(180), 0);
+        var fit = mesh.Nearest(new FitTarget(Length.FromMillimetres(150), Length.Zero, Length.Zero));
+        var work = new PieceOfWork("File the ends", Reversible: false) { Tools = "flat file", Minutes = 40, Caution = PieceOfWork.Filing };
+        var step = BenchSteps.Of(Attachment.SpringBarBlind, fit, mesh, [work]).Single(s => s.Key == "work-1");
+        step.What.ShouldBe("File the ends. With flat file; about 40 minutes.");
+        step.Caution.ShouldBe(PieceOfWork.Filing);
+    }
+
     private static Length Mm(decimal millimetres) => Length.FromMillimetres(millimetres);
 }

@@ -50,6 +50,12 @@ function take(now: PullThroughWay) {
       </template>
     </p>
     <ReachRuler v-if="match.reach" :reach="match.reach" />
+    <ul v-if="!whole" class="glance" aria-label="Each rule at a glance">
+      <li v-for="r in match.rules" :key="r.rule">
+        <VerdictRing :verdict="r.verdict" bare silent />{{ ruleNames[r.rule] ?? r.rule
+        }}<span v-if="r.figure" class="figure">{{ r.figure }}</span>
+      </li>
+    </ul>
     <p v-if="deciding(match)" class="deciding">{{ deciding(match)?.says }}</p>
 
     <dl v-if="whole" class="rules">
@@ -147,6 +153,20 @@ h2 {
 }
 .facts {
   font-size: 15px;
+}
+.glance {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 12px;
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  font-size: 14px;
+}
+.glance li {
+  display: inline-flex;
+  align-items: center;
+  gap: 4px;
 }
 .deciding {
   font-weight: 600;

@@ -5,6 +5,8 @@ defineProps<{
   verdict: Verdict
   /** Small, the word said to screen readers alone: its row says the rest. */
   bare?: boolean
+  /** The word is heard, not seen. */
+  silent?: boolean
 }>()
 const words: Record<Verdict, string> = {
   fits: 'fits',
@@ -16,7 +18,7 @@ const words: Record<Verdict, string> = {
 </script>
 
 <template>
-  <span class="verdict" :class="{ bare }">
+  <span class="verdict" :class="{ bare, silent }">
     <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
       <circle v-if="verdict === 'fits'" class="ring" cx="12" cy="12" r="9" />
       <template v-else-if="verdict === 'compromise'">
@@ -58,6 +60,13 @@ const words: Record<Verdict, string> = {
 }
 .word {
   font-weight: 600;
+}
+.silent .word {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
 }
 .bare svg {
   width: 16px;

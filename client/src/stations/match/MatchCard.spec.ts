@@ -1,0 +1,162 @@
+import { mount } from '@vue/test-utils'
+import { describe, expect, it } from 'vitest'
+import type { Match } from '../../api/match'
+import { vuetify } from '../../frame/theme'
+import CompareTable from './CompareTable.vue'
+import MatchCard from './MatchCard.vue'
+import ReachRuler from './ReachRuler.vue'
+
+const match: Match = {
+  band: {
+    id: 7,
+    article: 'SK-L20',
+    name: 'Calf strap',
+    own: false,
+    kind: 'twoPiece',
+    material: 'leather',
+    finish: 'smooth',
+    colour: 'brown',
+    attaches: 'looseBar',
+    widthMm: 20,
+    thicknessMm: 2.8,
+    priceCents: 3600,
+    inStock: 5,
+    claspName: 'pin buckle',
+    clasp: null,
+    bucklePieceMm: 75,
+    holes: 7,
+    shortestMm: null,
+    longestMm: null,
+    end: 'straight',
+    nickelSafe: null,
+    links: 0,
+    linksOut: 0,
+  },
+  verdict: 'work',
+  deciding: 'attachment',
+  rules: [
+    { rule: 'lug-width', verdict: 'fits', says: 'Just right.', figure: '0 mm', work: [] },
+    {
+      rule: 'attachment',
+      verdict: 'work',
+      says: 'The screws pierce it.',
+      figure: null,
+      work: [{ what: 'Pierce it', reversible: false, tools: 'driver', minutes: 20, caution: 'Head away.' }],
+    },
+  ],
+  reach: { shortestMm: 133, longestMm: 172, targetMm: 144.7, windowMm: 2.5, text: '133.0 mm to 172.0 mm' },
+  ways: [],
+  free: 5,
+  chosen: false,
+  needsConsent: true,
+  whyNot: null,
+  wouldGoOn: null,
+}
+const show = (changed: Partial<Match> = {}, open = true) =>
+  mount(MatchCard, {
+    props: { match: { ...match, ...changed }, open, tried: false, compared: false, refusal: null },
+    global: { plugins: [vuetify], stubs: { RouterLink: true } },
+  })
+const press = (card: ReturnType<typeof show>, word: string) =>
+  card
+    .findAll('button')
+    .find((b) => b.text() === word)!
+    .trigger('click')
+
+describe('a band in the match list', () => {
+  it('says the deciding rule, each rule at a glance with its number, and all of them when asked', async () => {
+    const card = show()
+    expect(card.find('.deciding').text()).toBe('The screws pierce it.')
+    expect(card.findAll('.glance li').map((l) => l.text())).toEqual(['fitsWidth0 mm', 'workAttachment'])
+    expect(card.text()).not.toContain('Just right.')
+    await press(card, 'Every rule')
+    expect(card.text()).toContain('Just right.')
+  })
+
+  it('lists work with tools, minutes, caution, and whether it can be undone', () => {
+    expect(show().find('.work').text()).toBe(
+      'Pierce it. With driver, about 20 min; cannot be undone. Head away.',
+    )
+  })
+
+  it('hands on who signed with the choice', async () => {
+    const card = show()
+    await card.find('[name="consent-SK-L20"]').setValue('Maren Stoll')
+    await press(card, 'Choose SK-L20')
+    expect(card.emitted('choose')).toEqual([['double', 'Maren Stoll']])
+  })
+
+  it('cannot be chosen when it does not go on, when it is chosen already, or when the job is closed', () => {
+    const choosable = (card: ReturnType<typeof show>) => card.text().includes('Choose SK-L20')
+    expect(choosable(show())).toBe(true)
+    expect(choosable(show({ whyNot: 'None is free.' }))).toBe(false)
+    expect(show({ whyNot: 'None is free.' }).text()).toContain('None is free.')
+    expect(choosable(show({ chosen: true }))).toBe(false)
+    expect(choosable(show({}, false))).toBe(false)
+  })
+
+  it('shows the four ways of a pull-through band once it is looked at, and tries the one that is pressed', async () => {
+    const way = {
+      layers: 2,
+      raiseMm: 2.4,
+      targetMm: 164,
+      hole: 6,
+      lengthMm: 164.8,
+      feels: 'higher',
+      says: '',
+      verdict: 'fits',
+    } as const
+    const card = show({
+      ways: [
+        { way: 'double', ...way },
+        { way: 'single', ...way, layers: 1, raiseMm: 1.2 },
+      ],
+    })
+    expect(card.find('.ways').exists()).toBe(false)
+    await card.setProps({ tried: true })
+    expect(card.findAll('.ways tr')[1]!.text()).toContain('+1.2 mm high, hole 7, loop 164.8 mm')
+    await press(card, 'Single')
+    expect(card.emitted('look')).toEqual([['single']])
+  })
+})
+
+describe('where on its reach the wanted length lies', () => {
+  const marks = (targetMm: number) => {
+    const ruler = mount(ReachRuler, { props: { reach: { ...match.reach!, targetMm } } })
+    const x = (css: string) => Number(ruler.find(css).attributes('x'))
+    return {
+      made: x('.made'),
+      wanted: x('.wanted'),
+      end: x('.made') + Number(ruler.find('.made').attributes('width')),
+    }
+  }
+
+  it('stands inside what the band makes, before it, or past it', () => {
+    expect(marks(150).wanted).toBeGreaterThan(marks(150).made)
+    expect(marks(120).wanted).toBeLessThan(marks(120).made)
+    expect(marks(190).wanted).toBeGreaterThan(marks(190).end)
+  })
+})
+
+describe('bands side by side', () => {
+  it('has a row for each rule that any of them was asked, and says where one was not', async () => {
+    const other: Match = {
+      ...match,
+      band: { ...match.band, id: 8, name: 'Fine mesh' },
+      rules: [match.rules[0]!],
+    }
+    const table = mount(CompareTable, { props: { matches: [match, other] }, global: { plugins: [vuetify] } })
+    expect(table.findAll('tbody th').map((t) => t.text())).toEqual([
+      'Verdict',
+      'Price',
+      'Width, thickness',
+      'Closes with',
+      'Reach',
+      'Width',
+      'Attachment',
+    ])
+    expect(table.text()).toContain('not asked')
+    await table.find('[aria-label="Take Fine mesh away"]').trigger('click')
+    expect(table.emitted('drop')).toEqual([[8]])
+  })
+})

@@ -1,0 +1,58 @@
+using CsCheck;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Tests.Fitting;
+
+public class HoledBandTests
+{
+    private static readonly Gen<HoledBand> Bands = Gen.Select(
+        Gen.Int[0, 2], Gen.Int[60, 90], Gen.Int[1, 14], Gen.Int[20, 90],
+        (kind, length, holes, tenths) => kind switch
+        {
+            0 => (HoledBand)new TwoPieceStrap(Mm(length), Mm(length + 40), Mm(length - 10), Mm(tenths / 10m), holes),
+            1 => new PulledThrough(new OnePieceBand(Mm(length * 2), Mm(tenths / 10m), holes, Mm(1.2m), null), Mm(45.662m)),
+            _ => new MeshBand(Mm(length * 2), Mm(length * 2 + tenths / 2m), holes % 3 == 0 ? 0 : holes),
+        });
+
+    [Fact]
+    public void The_nearest_place_is_the_one_that_trying_all_finds() =>
+        Gen.Select(Bands, Gen.Int[90_000, 240_000]).Sample((band, micrometres) =>
+        {
+            var target = new FitTarget(new Length(micrometres), Mm(2.5m), Mm(1.5m));
+            var all = Enumerable.Range(0, band.Holes).Select(h => band.In(h, target)).ToList();
+            var nearest = all.Min(f => (f.Length - target.Length).Abs());
+            var found = band.Nearest(target);
+            (found.Length - target.Length).Abs().ShouldBe(nearest);
+            found.Hole.ShouldBe(all.First(f => (f.Length - target.Length).Abs() == nearest).Hole, "of two as near, the tighter");
+        });
+
+    [Fact]
+    public void What_is_left_each_way_is_the_most_that_any_place_in_the_window_leaves() =>
+        Gen.Select(Bands, Gen.Int[90_000, 240_000], Gen.Int[0, 3_000]).Sample((band, micrometres, window) =>
+        {
+            var target = new FitTarget(new Length(micrometres), new Length(window), Length.Zero);
+            var inside = Enumerable.Range(0, band.Holes).Select(h => band.In(h, target)).Where(f => f.Misfit == Length.Zero).ToList();
+            var best = inside.Where(f => f.KeepersHold).Select(f => f.Tighter < f.Looser ? f.Tighter : f.Looser).DefaultIfEmpty(Length.Zero).Max();
+            band.Reserve(target.Length, target.Window).ShouldBe(inside.Count == 0 ? null : best);
+        });
+
+    [Fact]
+    public void A_tail_too_short_for_both_keepers_leaves_nothing()
+    {
+        var strap = new TwoPieceStrap(Mm(75), Mm(80), Mm(58), Mm(6.5m), 7);
+        strap.In(2, new FitTarget(Mm(146), Mm(2.5m), Mm(1.5m))).KeepersHold.ShouldBeFalse();
+        strap.Reserve(Mm(146), Mm(2.5m)).ShouldBe(Length.Zero);
+        strap.Reach().HoldsWithRoom(Mm(146), Mm(2.5m)).ShouldBeFalse();
+    }
+
+    [Fact]
+    public void A_measured_under_run_counts_before_the_reckoned_one()
+    {
+        var band = new OnePieceBand(Mm(168), Mm(7), 12, Mm(1.2m), Mm(40));
+        band.On(new Head(Mm(44), Mm(3))).LengthIn(0).ShouldBe(Mm(128));
+        OnePieceBand.Ways.Select(OnePieceBand.Feels).Distinct().Count().ShouldBe(4, "each way feels different");
+    }
+
+    private static Length Mm(decimal millimetres) => Length.FromMillimetres(millimetres);
+}
