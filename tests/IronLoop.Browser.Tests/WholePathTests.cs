@@ -138,7 +138,7 @@ public sealed class WholePathTests : IDisposable
         _screen.UntilSays("would close the gap");
 
         _screen.Go("/");
-        _screen.All(".tag").Single(t => t.Text.Contains("Ostwick dress watch", StringComparison.Ordinal)).Click();
+        OpenTag("Ostwick dress watch");
         OpenStation("Size");
         _screen.UntilSays("Put 1 link of 8.2 mm into the 6 side");
         _screen.All(".mat .link.joins").Count.ShouldBe(1);
@@ -147,12 +147,18 @@ public sealed class WholePathTests : IDisposable
         _screen.NoConsoleErrors();
     }
 
-    private void OpenStation(string name) => _screen.All(".chain .link").Single(l => l.Text.StartsWith(name, StringComparison.Ordinal)).Click();
-
-    private void OpenTag(string client)
+    private void OpenStation(string name)
     {
-        _screen.Until(() => _screen.All(".tag").Count > 0);
-        _screen.All(".tag").First(t => t.Text.Contains(client, StringComparison.Ordinal)).Click();
+        bool IsIt(IWebElement link) => link.Text.StartsWith(name, StringComparison.Ordinal);
+        _screen.Until(() => _screen.All(".chain .link").Any(IsIt), $"the station {name}");
+        _screen.All(".chain .link").Single(IsIt).Click();
+    }
+
+    private void OpenTag(string words)
+    {
+        bool IsIt(IWebElement tag) => tag.Text.Contains(words, StringComparison.Ordinal);
+        _screen.Until(() => _screen.All(".tag").Any(IsIt), $"the tag of {words}");
+        _screen.All(".tag").First(IsIt).Click();
     }
 
     private string Numbers() => string.Join(" | ",
