@@ -45,7 +45,7 @@ public static class GaugeSheet
         if (figures.Stands?.Contains(figure) == true || !figures.Read.TryGetValue(figure, out var readings))
             return null;
         var kind = FigureKind.For(figure);
-        if (readings.Spread > Readings.UsualSpread && kind.Of != GaugedOf.Wrist)
+        if (readings.Spread > Readings.UsualSpread)
             return $"The readings lie {readings.Spread} apart, more than {Readings.UsualSpread}: read it again, or drop the wrong one.";
         if (!kind.Usual.Holds(readings.Mean))
             return $"{readings.Mean} is unusual for a {kind.Name}; usual is {kind.Usual}. Read it again, or say that it is so.";

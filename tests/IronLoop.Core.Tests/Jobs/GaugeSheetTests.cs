@@ -48,6 +48,10 @@ public class GaugeSheetTests
         var readings = new Readings([Length.Nearest(one), Length.Nearest(other)]);
         var figures = Figures.None with { Read = new Dictionary<GaugedFigure, Readings> { [GaugedFigure.LugWidth] = readings } };
         (GaugeSheet.Question(figures, GaugedFigure.LugWidth) is not null).ShouldBe(questioned);
+        // A wrist's depth, by the same caliper, is questioned by the same spread.
+        var depth = new Readings([readings.Each[0] + Length.FromMillimetres(25), readings.Each[1] + Length.FromMillimetres(25)]);
+        var wrist = Figures.None with { Read = new Dictionary<GaugedFigure, Readings> { [GaugedFigure.WristDepth] = depth } };
+        (GaugeSheet.Question(wrist, GaugedFigure.WristDepth) is not null).ShouldBe(questioned);
     }
 
     [Fact]
