@@ -15,10 +15,19 @@ internal static class MadeUpStock
     public static IEnumerable<Shelved> Of(int count)
     {
         var random = new Random(20_26);
+        var known = new Dictionary<string, ShelfReach>(StringComparer.Ordinal);
+        ShelfReach? ReachOf(Band band)
+        {
+            if (band.Links is null)
+                return null;
+            var madeOf = ShelfReach.MadeOf(band);
+            return known.TryGetValue(madeOf, out var reach) ? reach : known[madeOf] = ShelfReach.Of(band);
+        }
         for (var i = 0; i < count; i++)
         {
             var width = Length.FromMillimetres(16 + random.Next(17) * 0.5m);
-            yield return new Shelved(i, Make(random, width), 1_500 + random.Next(150) * 100, random.Next(6));
+            var band = Make(random, width);
+            yield return new Shelved(i, band, 1_500 + random.Next(150) * 100, random.Next(6), ReachOf(band));
         }
     }
 

@@ -28,4 +28,7 @@ public class MatchBenchmarks
 
     [Benchmark]
     public Shelf MakeReady() => Shelf.Of(_bands);
+
+    [Benchmark]
+    public Shelf OneBandChanged() => _shelf.With([_bands[0] with { InStock = 0 }]);
 }

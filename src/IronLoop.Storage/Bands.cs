@@ -28,7 +28,7 @@ public static class Bands
         solid_end, family, price_cents, in_stock, clasp_name,
         clasp_twelve_um, clasp_six_um, clasp_micro_side, clasp_positions, clasp_step_um, clasp_position,
         buckle_piece_um, tail_um, first_hole_um, hole_pitch_um, holes,
-        end_shape, end_thickness_um, tube_bore_um, nickel_safe, clasp_end_um, under_run_um, mesh_shortest_um, mesh_longest_um, mesh_notches
+        end_shape, end_thickness_um, tube_bore_um, nickel_safe, clasp_end_um, under_run_um, mesh_shortest_um, mesh_longest_um, mesh_notches, reach_id
         """;
 
     private static readonly string Updates = string.Join(
@@ -64,15 +64,14 @@ public static class Bands
     {
         var (band, clasp, strap, onePiece, mesh) = (stock.Band, stock.Band.Clasp, stock.Band.Strap, stock.Band.OnePiece, stock.Band.Mesh);
         var hasNoBucklePiece = onePiece is not null || mesh is not null;
-        work.BandsChanged();
-        return work.Insert(
+        var id = work.Insert(
             $"""
             INSERT INTO band ({StoredColumns})
             VALUES ($article, $name, $owner, $kind, $material, $finish, $colour, $attaches, $width, $thickness,
               $solid, $family, $price, $in_stock, $clasp_name,
               $twelve, $six, $micro_side, $positions, $step, $position,
               $buckle_piece, $tail, $first_hole, $hole_pitch, $holes,
-              $end, $end_thickness, $bore, $nickel_safe, $clasp_end, $under_run, $shortest, $longest, $notches){onConflict}
+              $end, $end_thickness, $bore, $nickel_safe, $clasp_end, $under_run, $shortest, $longest, $notches, $reach){onConflict}
             """,
             ("$article", stock.Article), ("$name", stock.Name), ("$owner", stock.OwnerClientId),
             ("$kind", band.Facts.Kind), ("$material", band.Facts.Material), ("$finish", stock.Finish), ("$colour", stock.Colour),
@@ -85,7 +84,10 @@ public static class Bands
             ("$first_hole", strap?.FirstHole ?? onePiece?.FirstHole), ("$hole_pitch", strap?.HolePitch ?? onePiece?.HolePitch),
             ("$holes", strap?.Holes ?? onePiece?.Holes), ("$end", band.Facts.End), ("$end_thickness", band.Facts.EndThickness),
             ("$bore", band.Facts.TubeBore), ("$nickel_safe", band.Facts.NickelSafe), ("$clasp_end", band.ClaspEnd),
-            ("$under_run", onePiece?.UnderRun), ("$shortest", mesh?.Shortest), ("$longest", mesh?.Longest), ("$notches", mesh?.Notches));
+            ("$under_run", onePiece?.UnderRun), ("$shortest", mesh?.Shortest), ("$longest", mesh?.Longest), ("$notches", mesh?.Notches),
+            ("$reach", Reaches.Of(work, band)));
+        work.BandChanged(id);
+        return id;
     }
 
     /// <summary>Puts an owner's own bracelet, as it is known now, in place of what was known of it before.</summary>
@@ -95,13 +97,14 @@ public static class Bands
         work.Execute(
             """
             UPDATE band SET width_um = $width, thickness_um = $thickness, family = $family, clasp_name = $clasp_name, clasp_twelve_um = $twelve,
-              clasp_six_um = $six, clasp_micro_side = $micro_side, clasp_positions = $positions, clasp_step_um = $step, clasp_position = $position
+              clasp_six_um = $six, clasp_micro_side = $micro_side, clasp_positions = $positions, clasp_step_um = $step, clasp_position = $position,
+              reach_id = $reach
             WHERE id = $id AND owner_client_id IS NOT NULL
             """,
             ("$id", id), ("$width", band.Facts.Width), ("$thickness", band.Thickness), ("$family", band.Facts.Family), ("$clasp_name", band.ClaspName),
             ("$twelve", clasp?.Twelve), ("$six", clasp?.Six), ("$micro_side", clasp?.MicroSide), ("$positions", clasp?.Positions),
-            ("$step", clasp?.Step), ("$position", clasp?.Position));
-        work.BandsChanged();
+            ("$step", clasp?.Step), ("$position", clasp?.Position), ("$reach", Reaches.Of(work, band)));
+        work.BandChanged(id);
         work.Execute("DELETE FROM band_link WHERE band_id = $id", ("$id", id));
         work.Execute("DELETE FROM band_spare WHERE band_id = $id", ("$id", id));
         AddLinks(work, id, band);
@@ -126,6 +129,16 @@ public static class Bands
     /// <summary>The stock, without the owners' own.</summary>
     public static IReadOnlyList<StockBand> InStock(ShopWork work) => Read(work, "band.owner_client_id IS NULL");
 
+    /// <summary>Works out the reach of bracelets that were stored without it: by an earlier version of the program.</summary>
+    /// <returns>How many there were.</returns>
+    internal static int WorkOutReach(ShopWork work)
+    {
+        var without = Read(work, "band.kind = $kind AND band.reach_id IS NULL", ("$kind", BandKind.LinkBracelet));
+        foreach (var stock in without)
+            work.Execute("UPDATE band SET reach_id = $reach WHERE id = $id", ("$id", stock.Id), ("$reach", Reaches.Of(work, stock.Band)));
+        return without.Count;
+    }
+
     /// <summary>An article number that is not taken yet.</summary>
     /// <param name="work">The piece of work.</param>
     /// <param name="prefix">What it begins with.</param>
@@ -137,7 +150,7 @@ public static class Bands
         [.. Read(work, "band.owner_client_id = $client", ("$client", clientId)).OrderByDescending(b => b.Id)];
 
     /// <summary>Several bands by number; those that are not there are left out.</summary>
-    public static IReadOnlyDictionary<long, StockBand> Find(ShopWork work, IReadOnlyCollection<long> ids) =>
+    public static IReadOnlyDictionary<long, StockBand> Find(ShopWork work, IEnumerable<long> ids) =>
         ids.Distinct().Select(id => Find(work, id)).OfType<StockBand>().ToDictionary(b => b.Id);
 
     /// <summary>How many open jobs other than this one have chosen each band: those are spoken for.</summary>
@@ -151,7 +164,7 @@ public static class Bands
     /// <returns>Whether there was one to book out.</returns>
     public static bool BookOut(ShopWork work, long id)
     {
-        work.BandsChanged();
+        work.BandChanged(id);
         return work.Execute("UPDATE band SET in_stock = in_stock - 1 WHERE id = $id AND owner_client_id IS NULL AND in_stock > 0", ("$id", id)) == 1;
     }
 

@@ -11,7 +11,6 @@ namespace IronLoop.Storage;
 public sealed class ShopFile
 {
     private readonly string _connectionString;
-    private long _bandsVersion;
 
     private ShopFile(string path)
     {
@@ -28,8 +27,8 @@ public sealed class ShopFile
     /// <summary>Where the file is.</summary>
     public string Path { get; }
 
-    /// <summary>Counts the times that bands were changed: what is made of them and kept in memory is stale when it has moved on.</summary>
-    public long BandsVersion => Interlocked.Read(ref _bandsVersion);
+    /// <summary>Which bands were changed since the shop was opened.</summary>
+    public BandChanges BandChanges { get; } = new();
 
     /// <summary>Opens the file in a folder, making both when they are not there, and runs the migrations it lacks.</summary>
     /// <exception cref="InvalidOperationException">A migration failed; the file is as it was before that migration.</exception>
@@ -47,14 +46,17 @@ public sealed class ShopFile
         var result = Upgrade(shop._connectionString);
         if (!result.Successful)
             throw new InvalidOperationException($"The database could not be brought up to date at {result.ErrorScript?.Name}.", result.Error);
+        using var work = shop.Begin();
+        if (Bands.WorkOutReach(work) > 0)
+            work.Keep();
         return shop;
     }
 
     /// <summary>Begins a piece of work: everything in it is stored together by <see cref="ShopWork.Keep"/>, or not at all.</summary>
-    public ShopWork Begin() => new(Connect(), writing: true, () => Interlocked.Increment(ref _bandsVersion));
+    public ShopWork Begin() => new(Connect(), writing: true, BandChanges.Add);
 
     /// <summary>Begins a piece of work that only reads, and sees one moment of the shop.</summary>
-    public ShopWork Look() => new(Connect(), writing: false, () => { });
+    public ShopWork Look() => new(Connect(), writing: false, _ => { });
 
     /// <summary>Lets go of the file, so that it can be moved or another process can take it.</summary>
     public static void LetGo() => SqliteConnection.ClearAllPools();

@@ -12,11 +12,11 @@ public sealed class ShopWork : IDisposable
 {
     private readonly SqliteConnection _connection;
     private readonly SqliteTransaction _transaction;
-    private readonly Action _onBandsKept;
+    private readonly Action<IReadOnlyCollection<long>> _onBandsKept;
+    private readonly HashSet<long> _bandsChanged = [];
     private readonly Dictionary<string, SqliteCommand> _prepared = new(StringComparer.Ordinal);
-    private bool _bandsChanged;
 
-    internal ShopWork(SqliteConnection connection, bool writing, Action onBandsKept)
+    internal ShopWork(SqliteConnection connection, bool writing, Action<IReadOnlyCollection<long>> onBandsKept)
     {
         (_connection, _onBandsKept) = (connection, onBandsKept);
         // A writer takes the write lock at once, so that what it read cannot change before it writes.
@@ -27,12 +27,12 @@ public sealed class ShopWork : IDisposable
     public void Keep()
     {
         _transaction.Commit();
-        if (_bandsChanged)
-            _onBandsKept();
+        if (_bandsChanged.Count > 0)
+            _onBandsKept(_bandsChanged);
     }
 
-    /// <summary>Says that bands are changed in this piece of work.</summary>
-    internal void BandsChanged() => _bandsChanged = true;
+    /// <summary>Says that a band is changed in this piece of work.</summary>
+    internal void BandChanged(long id) => _bandsChanged.Add(id);
 
     /// <inheritdoc />
     public void Dispose()

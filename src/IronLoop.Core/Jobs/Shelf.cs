@@ -9,7 +9,8 @@ namespace IronLoop.Core.Jobs;
 /// <param name="Band">What it is.</param>
 /// <param name="PriceCents">Its price.</param>
 /// <param name="InStock">How many there are.</param>
-public readonly record struct Shelved(long Id, Band Band, long PriceCents, int InStock);
+/// <param name="Reach">What it can make, of a link bracelet; without it the wearer's rule is unknown.</param>
+public readonly record struct Shelved(long Id, Band Band, long PriceCents, int InStock, ShelfReach? Reach = null);
 
 /// <summary>What the list is narrowed to; null where anything goes.</summary>
 /// <param name="Kind">Kind of band.</param>
@@ -46,16 +47,15 @@ public sealed record ShelfAnswer(IReadOnlyList<Found> Best, IReadOnlyList<Found>
 
 /// <summary>
 /// All bands of a shop, made ready for questions: bands of equal facts are judged once, their looks apart from the rest
-/// since every strap comes in many colours; and what a bracelet can make is worked out beforehand.
+/// since every strap comes in many colours.
 /// </summary>
 public sealed class Shelf
 {
     private readonly Shelved[] _bands;
     private readonly Kinds _facts;
     private readonly Kinds _looks;
-    private readonly ShelfReach?[] _reach;
 
-    private Shelf(Shelved[] bands, Kinds facts, Kinds looks, ShelfReach?[] reach) => (_bands, _facts, _looks, _reach) = (bands, facts, looks, reach);
+    private Shelf(Shelved[] bands, Kinds facts, Kinds looks) => (_bands, _facts, _looks) = (bands, facts, looks);
 
     /// <summary>How many bands there are.</summary>
     public int Count => _bands.Length;
@@ -65,22 +65,46 @@ public sealed class Shelf
     {
         var all = bands.ToArray();
         var (facts, looks) = (new Kinds(all.Length), new Kinds(all.Length));
-        var reaches = new Dictionary<string, ShelfReach>(StringComparer.Ordinal);
-        var reach = new ShelfReach?[all.Length];
         for (var i = 0; i < all.Length; i++)
+            Add(i, all[i].Band, facts, looks);
+        return new Shelf(all, facts, looks);
+    }
+
+    /// <summary>The shelf with a few bands changed, added or taken away; the order is kept, new ones come last.</summary>
+    /// <param name="changed">The bands as they are now.</param>
+    /// <param name="gone">Numbers of bands that are no longer on the shelf.</param>
+    public Shelf With(IEnumerable<Shelved> changed, IReadOnlySet<long>? gone = null)
+    {
+        var now = changed.ToDictionary(b => b.Id);
+        var all = new List<Shelved>(_bands.Length + now.Count);
+        var (facts, looks) = (_facts.Copy(_bands.Length + now.Count), _looks.Copy(_bands.Length + now.Count));
+        for (var i = 0; i < _bands.Length; i++)
         {
-            var worn = all[i].Band.FactsWorn(PullThroughWay.Double);
-            facts.Add(i, worn with { Finish = null, Colour = null });
-            looks.Add(i, new BandFacts(BandKind.TwoPiece, worn.Material, Length.Zero, BandAttachment.LooseBar, null, null) { Finish = worn.Finish, Colour = worn.Colour });
-            if (all[i].Band.Links is null)
+            if (gone?.Contains(_bands[i].Id) == true)
                 continue;
-            // Bracelets that differ in width or finish alone share what they can make.
-            var key = KeyOf(all[i].Band);
-            if (!reaches.TryGetValue(key, out var made))
-                reaches[key] = made = ShelfReach.Of(all[i].Band);
-            reach[i] = made;
+            if (now.Remove(_bands[i].Id, out var other))
+                Add(all.Count, other.Band, facts, looks);
+            else
+            {
+                facts.Same(all.Count, _facts.Of(i));
+                looks.Same(all.Count, _looks.Of(i));
+                other = _bands[i];
+            }
+            all.Add(other);
         }
-        return new Shelf(all, facts, looks, reach);
+        foreach (var added in now.Values.OrderBy(b => b.Id))
+        {
+            Add(all.Count, added.Band, facts, looks);
+            all.Add(added);
+        }
+        return new Shelf([.. all], facts, looks);
+    }
+
+    private static void Add(int at, Band band, Kinds facts, Kinds looks)
+    {
+        var worn = band.FactsWorn(PullThroughWay.Double);
+        facts.Add(at, worn with { Finish = null, Colour = null });
+        looks.Add(at, new BandFacts(BandKind.TwoPiece, worn.Material, Length.Zero, BandAttachment.LooseBar, null, null) { Finish = worn.Finish, Colour = worn.Colour });
     }
 
     /// <summary>Looks along the shelf for a job.</summary>
@@ -107,7 +131,7 @@ public sealed class Shelf
                 continue;
             var (verdict, refusals) = judged[_facts.Of(i)];
             var looksDifferent = looked[_looks.Of(i)];
-            var (wearer, reserve, missing) = Wearer(shelved.Band, _reach[i], targets);
+            var (wearer, reserve, missing) = Wearer(shelved.Band, shelved.Reach, targets);
             var whole = wearer > verdict ? wearer : verdict;
             if (looksDifferent && whole < Verdict.Compromise)
                 whole = Verdict.Compromise;
@@ -180,21 +204,30 @@ public sealed class Shelf
         return list;
     }
 
-    private static string KeyOf(Band band) =>
-        $"{LinkRowText.Print(band.Links!.Twelve)}|{LinkRowText.Print(band.Links.Six)}|{band.Clasp}|{string.Join(',', band.Spares)}";
-
     /// <summary>The different facts there are, and which of them each band has.</summary>
-    private sealed class Kinds(int bands)
+    private sealed class Kinds
     {
-        private readonly int[] _of = new int[bands];
-        private readonly List<BandFacts> _kinds = [];
-        private readonly Dictionary<BandFacts, int> _seen = [];
+        private readonly int[] _of;
+        private readonly List<BandFacts> _kinds;
+        private readonly Dictionary<BandFacts, int> _seen;
+
+        public Kinds(int bands)
+            : this(bands, [], [])
+        {
+        }
+
+        private Kinds(int bands, List<BandFacts> kinds, Dictionary<BandFacts, int> seen) => (_of, _kinds, _seen) = (new int[bands], kinds, seen);
 
         public int Count => _kinds.Count;
 
         public BandFacts this[int kind] => _kinds[kind];
 
         public int Of(int band) => _of[band];
+
+        /// <summary>The same kinds for a shelf of so many bands, none of them placed yet.</summary>
+        public Kinds Copy(int bands) => new(bands, [.. _kinds], new(_seen));
+
+        public void Same(int band, int kind) => _of[band] = kind;
 
         public void Add(int band, BandFacts facts)
         {

@@ -1,11 +1,12 @@
+using System.Buffers.Binary;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Measuring;
 
 namespace IronLoop.Core.Jobs;
 
 /// <summary>
-/// A link bracelet's reach, packed for looking up: each length with the most that can be left the lesser way when it is
-/// made. It is worked out once, when the bracelet is stored.
+/// A link bracelet's reach, packed for looking up and for storing: each length with the most that can be left the lesser
+/// way when it is made. It is worked out once, when the bracelet is stored.
 /// </summary>
 public sealed class ShelfReach
 {
@@ -32,6 +33,49 @@ public sealed class ShelfReach
         return new ShelfReach([.. best.Keys], [.. best.Values]);
     }
 
+    /// <summary>What a bracelet's reach depends on, as text: bracelets that differ in width or finish alone share it.</summary>
+    /// <exception cref="InvalidOperationException">The band is no link bracelet.</exception>
+    public static string MadeOf(Band bracelet)
+    {
+        if (bracelet is not { Links: { } links, Clasp: { } clasp })
+            throw new InvalidOperationException("Only a link bracelet has a reach of its own.");
+        static string Row(IReadOnlyList<Link> row) => string.Join(' ', row.Select(l => $"{l.Pitch.Micrometres}{(l.Removable ? "" : "f")}"));
+        var spares = string.Join(' ', bracelet.Spares.OrderBy(s => s.Pitch).ThenBy(s => s.Count).Select(s => $"{s.Count}x{s.Pitch.Micrometres}"));
+        // Where the clasp stands now does not change what it can be set to.
+        return FormattableString.Invariant(
+            $"12 {Row(links.Twelve)} | 6 {Row(links.Six)} | spare {spares} | clasp {clasp.Twelve.Micrometres} {clasp.Six.Micrometres} {clasp.MicroSide} {clasp.Positions} {clasp.Step.Micrometres}");
+    }
+
+    /// <summary>As bytes: for each length four bytes of it and four of what is left, micrometres, the low byte first.</summary>
+    public byte[] Pack()
+    {
+        var packed = new byte[8 * Count];
+        for (var i = 0; i < Count; i++)
+        {
+            BinaryPrimitives.WriteInt32LittleEndian(packed.AsSpan(8 * i), _lengths[i]);
+            BinaryPrimitives.WriteInt32LittleEndian(packed.AsSpan(8 * i + 4), _reserves[i]);
+        }
+        return packed;
+    }
+
+    /// <summary>Back from bytes.</summary>
+    /// <exception cref="FormatException">They are not what <see cref="Pack"/> makes.</exception>
+    public static ShelfReach Unpack(ReadOnlySpan<byte> packed)
+    {
+        if (packed.Length % 8 != 0)
+            throw new FormatException($"A packed reach has eight bytes a length; these are {packed.Length}.");
+        var (lengths, reserves) = (new int[packed.Length / 8], new int[packed.Length / 8]);
+        for (var i = 0; i < lengths.Length; i++)
+        {
+            lengths[i] = BinaryPrimitives.ReadInt32LittleEndian(packed[(8 * i)..]);
+            reserves[i] = BinaryPrimitives.ReadInt32LittleEndian(packed[(8 * i + 4)..]);
+        }
+        return new ShelfReach(lengths, reserves);
+    }
+
+    /// <summary>The same, as a reach to be drawn and asked for its gaps.</summary>
+    public Reach Whole() => Reach.Of(_lengths.Select((length, i) => new ReachedLength(new Length(length), _reserves[i] > 0)));
+
     /// <summary>The most that can be left the lesser way with a length inside the window; null when no length is.</summary>
     public Length? Reserve(Length target, Length window)
     {
@@ -45,9 +89,6 @@ public sealed class ShelfReach
             best = Math.Max(best, _reserves[at]);
         return best < 0 ? null : new Length(best);
     }
-
-    /// <summary>The shortest and the longest; null when there is none.</summary>
-    public (Length Shortest, Length Longest)? Ends => _lengths.Length == 0 ? null : (new Length(_lengths[0]), new Length(_lengths[^1]));
 
     /// <summary>What the nearest length misses the window by.</summary>
     public Length Missing(Length target, Length window)

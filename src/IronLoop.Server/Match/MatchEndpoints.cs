@@ -160,13 +160,13 @@ internal static class MatchEndpoints
         using var work = shop.Look();
         var file = JobFile.Read(work, id);
         var spokenFor = Bands.SpokenFor(work, id);
-        var (all, finishes, colours) = shelf.Now(shop, work);
+        var (all, finishes, colours) = shelf.Now(shop);
         var bare = Bare(file);
         var answer = all.Find(bare, file.House, filter, skip, take, spokenFor);
         var own = Bands.OwnOf(work, file.Job.Client.Id);
         var wanted = new WantedLengths(bare);
         var shown = Bands.Find(work, [.. answer.Best.Concat(answer.NearestMisses).Select(f => f.Id)]);
-        MatchWire Show(StockBand stock) => Wire(file, stock, Free(stock, spokenFor), shelf.ReachOf(stock), wanted);
+        MatchWire Show(StockBand stock) => Wire(file, stock, Free(stock, spokenFor), Reaches.OfBand(work, stock.Id)?.Whole(), wanted);
         return new MatchSheet(
             [.. own.Select(Show)],
             [.. answer.Best.Select(f => Show(shown[f.Id]))],

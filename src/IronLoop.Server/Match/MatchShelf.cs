@@ -1,53 +1,55 @@
-using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Match;
 
-/// <summary>The shop's stock, made ready for questions and kept in memory until a band changes.</summary>
+/// <summary>The shop's stock, made ready for questions and kept in memory; a band that changes is changed there too.</summary>
 internal sealed class MatchShelf
 {
     private readonly Lock _lock = new();
     private Shelf? _shelf;
     private IReadOnlyList<string> _finishes = [];
     private IReadOnlyList<string> _colours = [];
-    private readonly Dictionary<long, (Shelf? Version, Reach Reach)> _reaches = [];
-    private long _version = -1;
+    private long _version;
 
     /// <summary>The shelf with the finishes and colours on it, as they are now.</summary>
-    public (Shelf Shelf, IReadOnlyList<string> Finishes, IReadOnlyList<string> Colours) Now(ShopFile shop, ShopWork work)
+    public (Shelf Shelf, IReadOnlyList<string> Finishes, IReadOnlyList<string> Colours) Now(ShopFile shop)
     {
         lock (_lock)
         {
             // Read before the bands are: what changes meanwhile is looked at again next time.
-            var version = shop.BandsVersion;
-            if (_shelf is null || version != _version)
-            {
-                var stock = Bands.InStock(work);
-                _shelf = Shelf.Of(stock.Select(OnShelf));
-                _finishes = Distinct(stock.Select(b => b.Finish));
-                _colours = Distinct(stock.Select(b => b.Colour));
-                _version = version;
-                _reaches.Clear();
-            }
-            return (_shelf, _finishes, _colours);
+            var version = shop.BandChanges.Version;
+            var changed = _shelf is null ? null : shop.BandChanges.Since(_version);
+            if (_shelf is not null && changed is { Count: 0 })
+                return (_shelf, _finishes, _colours);
+            using var work = shop.Look();
+            if (_shelf is null || changed is null)
+                TakeAll(work);
+            else
+                TakeFew(work, _shelf, changed);
+            _version = version;
+            return (_shelf!, _finishes, _colours);
         }
     }
 
-    /// <summary>What a bracelet can make, worked out the first time it is shown; other bands are quickly worked out each time.</summary>
-    public Reach? ReachOf(StockBand stock)
+    private void TakeAll(ShopWork work)
     {
-        if (stock.Band.Links is null)
-            return null;
-        lock (_lock)
-        {
-            if (!_reaches.TryGetValue(stock.Id, out var known) || !ReferenceEquals(known.Version, _shelf))
-                _reaches[stock.Id] = known = (_shelf, MatchBand.ReachOf(stock.Band, null)!);
-            return known.Reach;
-        }
+        var stock = Bands.InStock(work);
+        var reaches = Reaches.OfAll(work);
+        _shelf = Shelf.Of(stock.Select(b => OnShelf(b, reaches.GetValueOrDefault(b.Id))));
+        _finishes = Distinct(stock.Select(b => b.Finish));
+        _colours = Distinct(stock.Select(b => b.Colour));
     }
 
-    public static Shelved OnShelf(StockBand stock) => new(stock.Id, stock.Band, stock.PriceCents, stock.InStock);
+    private void TakeFew(ShopWork work, Shelf shelf, IReadOnlySet<long> changed)
+    {
+        var now = Bands.Find(work, changed).Values.Where(b => b.OwnerClientId is null).ToList();
+        _shelf = shelf.With(now.Select(b => OnShelf(b, Reaches.OfBand(work, b.Id))), changed.Except(now.Select(b => b.Id)).ToHashSet());
+        _finishes = Distinct(_finishes.Concat(now.Select(b => b.Finish)));
+        _colours = Distinct(_colours.Concat(now.Select(b => b.Colour)));
+    }
+
+    public static Shelved OnShelf(StockBand stock, ShelfReach? reach) => new(stock.Id, stock.Band, stock.PriceCents, stock.InStock, reach);
 
     private static string[] Distinct(IEnumerable<string> words) =>
         [.. words.Where(w => w.Length > 0).Distinct(StringComparer.OrdinalIgnoreCase).Order(StringComparer.OrdinalIgnoreCase).Take(200)];

@@ -30,13 +30,50 @@ public class ShelfTests
         Gen.Select(Bands.Array[1, 40], Gen.Int[130, 210]).Sample((bands, wrist) =>
         {
             var figures = Known.With(GaugedFigure.Wrist, Mm(wrist));
-            var shelf = Shelf.Of(bands.Select((b, i) => new Shelved(i, b, 100 * i, i % 3)));
+            var shelf = Shelf.Of(bands.Select((b, i) => OnShelf(i, b)));
             var found = shelf.Find(figures, House, new ShelfFilter(), 0, 100).Best;
             found.Count.ShouldBe(bands.Length);
             foreach (var one in found)
                 one.Verdict.ShouldBe(MatchBand.Judge(figures, bands[one.Id], house: House).Verdict, bands[one.Id].ToString());
             found.Select(f => f.Verdict).ShouldBeInOrder();
         }, iter: 200);
+
+    [Fact]
+    public void A_shelf_with_a_few_bands_changed_answers_like_one_made_anew() =>
+        Gen.Select(Bands.Array[1, 30], Bands.Array[1, 8], Gen.Int[0, 29].Array[0, 4]).Sample((bands, others, away) =>
+        {
+            // Some take the place of bands there are, the rest are new; some bands are gone.
+            var gone = away.Where(a => a < bands.Length && a % 7 != 0).Select(a => (long)a).ToHashSet();
+            var changed = others.Select((b, i) => OnShelf(7L * i, b)).Where(b => !gone.Contains(b.Id)).ToList();
+            var kept = bands.Select((b, i) => OnShelf(i, b)).Where(b => !gone.Contains(b.Id)).ToList();
+            var whole = kept.Select(b => changed.Find(c => c.Id == b.Id) is { Band: not null } now ? now : b)
+                .Concat(changed.Where(c => kept.TrueForAll(k => k.Id != c.Id)));
+
+            var caughtUp = Shelf.Of(bands.Select((b, i) => OnShelf(i, b))).With(changed, gone);
+
+            var (expected, answer) = (Shelf.Of(whole).Find(Known, House, new ShelfFilter(), 0, 100), caughtUp.Find(Known, House, new ShelfFilter(), 0, 100));
+            answer.Best.ShouldBe(expected.Best);
+            answer.NearestMisses.ShouldBe(expected.NearestMisses);
+            caughtUp.Count.ShouldBe(expected.Best.Count);
+        }, iter: 300);
+
+    [Fact]
+    public void A_reach_is_packed_for_the_file_and_comes_back_the_same() =>
+        Bands.Where(b => b.Links is not null).Sample(band =>
+        {
+            var reach = ShelfReach.Of(band);
+            var back = ShelfReach.Unpack(reach.Pack());
+            back.Whole().Lengths.ShouldBe(Reach.Of(Sizing.Request(band, new FitTarget(Length.Zero, Length.Zero, Length.Zero))).Lengths);
+            back.Pack().ShouldBe(reach.Pack());
+            // Its name says all that it depends on, and no more: where the clasp stands now, its width and its look are not in it.
+            ShelfReach.MadeOf(band with { Clasp = band.Clasp! with { Position = band.Clasp.Positions - 1 }, Facts = band.Facts with { Finish = "polished" } })
+                .ShouldBe(ShelfReach.MadeOf(band));
+            ShelfReach.MadeOf(band with { Clasp = band.Clasp! with { Six = band.Clasp.Six + new Length(1) } }).ShouldNotBe(ShelfReach.MadeOf(band));
+        }, iter: 100);
+
+    [Fact]
+    public void A_packed_reach_that_is_cut_off_is_refused() =>
+        Should.Throw<FormatException>(() => ShelfReach.Unpack([1, 2, 3])).Message.ShouldContain("these are 3");
 
     [Fact]
     public void Pages_follow_on_one_another_and_count_what_the_filter_lets_through()
@@ -107,6 +144,8 @@ public class ShelfTests
         anywhere.LengthIn(anywhere.Holes - 1).ShouldBe(Mm(180));
         anywhere.Nearest(new FitTarget(Mm(400), Mm(2.5m), Mm(1.5m))).HolesLooser.ShouldBe(0);
     }
+
+    private static Shelved OnShelf(long id, Band band) => new(id, band, 100 * id, (int)(id % 3), band.Links is null ? null : ShelfReach.Of(band));
 
     private static Band Make(int kind, long width, long thickness, int lengths, int holes, int looks, bool solid)
     {
