@@ -108,8 +108,11 @@ if (isRealStart)
 app.Lifetime.ApplicationStarted.Register(() =>
 {
     // Under a test host nobody reads the console.
-    if (startedBy == typeof(Program).Assembly)
-        Console.WriteLine($"Iron Loop is at {string.Join(' ', app.Urls)}{(switches.Demo ? ", with the demo" : "")}. Ctrl+C stops it.");
+    if (startedBy != typeof(Program).Assembly)
+        return;
+    // The first question of the day should not have to wait for the shelf.
+    _ = Task.Run(() => app.Services.GetRequiredService<MatchShelf>().Now(app.Services.GetRequiredService<ShopFile>()));
+    Console.WriteLine($"Iron Loop is at {string.Join(' ', app.Urls)}{(switches.Demo ? ", with the demo" : "")}. Ctrl+C stops it.");
 });
 try
 {

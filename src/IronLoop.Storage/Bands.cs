@@ -135,7 +135,16 @@ public static class Bands
     {
         var without = Read(work, "band.kind = $kind AND band.reach_id IS NULL", ("$kind", BandKind.LinkBracelet));
         foreach (var stock in without)
-            work.Execute("UPDATE band SET reach_id = $reach WHERE id = $id", ("$id", stock.Id), ("$reach", Reaches.Of(work, stock.Band)));
+        {
+            try
+            {
+                work.Execute("UPDATE band SET reach_id = $reach WHERE id = $id", ("$id", stock.Id), ("$reach", Reaches.Of(work, stock.Band)));
+            }
+            catch (PlanTooLargeException)
+            {
+                // It was taken in before this was asked; its wearer's rule stays unknown.
+            }
+        }
         return without.Count;
     }
 

@@ -104,6 +104,18 @@ public sealed class CatalogueTests : IDisposable
             .ShouldBe((await demo.Client.GetStringAsync("/api/catalogue.csv")).Split("\r\n").Skip(1), ignoreOrder: true);
     }
 
+    [Fact]
+    public async Task A_bracelet_with_more_arrangements_than_are_worked_out_ends_the_import_with_its_article_named()
+    {
+        var row = string.Join(" + ", Enumerable.Range(0, 4).Select(i => $"10 of {7 + i}.{137 + i}"));
+        var csv = "article,name,kind,material,attaches,width,thickness,twelve,six,claspTwelve,claspSix,microSide,positions,step,position\n"
+            + $"LONG,Bracelet,linkBracelet,metal,looseBar,20,3,{row},{row},20,20,twelve,400,0.1,1\n";
+        var done = await Import(await Read(csv), skipBad: true);
+        done["state"]!.GetValue<string>().ShouldBe("refused");
+        done["says"]!.GetValue<string>().ShouldContain("LONG");
+        (await Stock()).ShouldBeEmpty();
+    }
+
     [Theory]
     [InlineData("", "The file is empty.")]
     [InlineData("\0\0\0\u0001", "The file is no text.")]

@@ -225,4 +225,12 @@ public sealed class PlanTooLargeException : Exception
             + "Mark links that stay as fixed, or leave out spares that are not needed.")
     {
     }
+
+    /// <summary>Says the same and of which bracelet.</summary>
+    /// <param name="message">Which bracelet, and what to do.</param>
+    /// <param name="inner">What the search said.</param>
+    public PlanTooLargeException(string message, Exception inner)
+        : base(message, inner)
+    {
+    }
 }

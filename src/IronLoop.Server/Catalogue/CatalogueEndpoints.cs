@@ -85,14 +85,19 @@ internal static class CatalogueEndpoints
         return import.Look(shop);
     }
 
-    private static CatalogueWire Begin(string id, BeginImport begin, ShopFile shop)
+    private static CatalogueWire Begin(string id, BeginImport begin, ShopFile shop, Match.MatchShelf shelf)
     {
         var import = Find(id);
         if (import.Wire().Missing is { Count: > 0 } missing)
             throw RefusedException.Conflict($"No column is taken for {string.Join(", ", missing)}.");
         if (!import.TryBegin())
             throw RefusedException.Conflict("This catalogue is being taken in, or has been.");
-        _ = Task.Run(() => import.Run(shop, begin.SkipBad));
+        _ = Task.Run(() =>
+        {
+            import.Run(shop, begin.SkipBad);
+            // The next question should not have to wait for the shelf.
+            shelf.Now(shop);
+        });
         return import.Wire();
     }
 

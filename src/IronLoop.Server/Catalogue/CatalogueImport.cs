@@ -1,3 +1,4 @@
+using IronLoop.Core.Fitting;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Catalogue;
@@ -70,6 +71,18 @@ internal sealed class CatalogueImport(string id, CatalogueFile file)
         return Wire(samples);
     }
 
+    private static void Store(ShopWork work, StockBand band)
+    {
+        try
+        {
+            Bands.AddOrReplace(work, band);
+        }
+        catch (PlanTooLargeException tooLarge)
+        {
+            throw new PlanTooLargeException($"{band.Article}: {tooLarge.Message}", tooLarge);
+        }
+    }
+
     /// <summary>Takes the rows into the stock, in one piece of work: all of them, or, when bad ones are skipped, all the others.</summary>
     public void Run(ShopFile shop, bool skipBad)
     {
@@ -80,7 +93,7 @@ internal sealed class CatalogueImport(string id, CatalogueFile file)
             var seen = new HashSet<string>(StringComparer.Ordinal);
             foreach (var row in File.Rows(Mapping))
                 if (Count(row, taken, seen) is { } band)
-                    Bands.AddOrReplace(work, band);
+                    Store(work, band);
             if (_badRows > 0 && !skipBad)
             {
                 End(ImportState.Refused, $"{_badRows} rows are bad, so nothing was stored. Mend them, or skip them.");
@@ -89,7 +102,7 @@ internal sealed class CatalogueImport(string id, CatalogueFile file)
             work.Keep();
             End(ImportState.Done, $"{_added} bands are new, {_updated} were known and are as the catalogue has them{(_badRows > 0 ? $"; {_badRows} bad rows were skipped" : "")}.");
         }
-        catch (Exception failed) when (failed is IOException or Microsoft.Data.Sqlite.SqliteException or CsvHelper.CsvFormatException or System.Text.DecoderFallbackException)
+        catch (Exception failed) when (failed is IOException or Microsoft.Data.Sqlite.SqliteException or CsvHelper.CsvFormatException or System.Text.DecoderFallbackException or PlanTooLargeException)
         {
             End(ImportState.Refused, $"Nothing was stored: {failed.Message}");
         }
