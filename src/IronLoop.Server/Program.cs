@@ -12,6 +12,8 @@ using IronLoop.Server.HandOver;
 using IronLoop.Server.HouseRules;
 using IronLoop.Server.LogBook;
 using IronLoop.Server.Match;
+using IronLoop.Server.Ordering;
+using IronLoop.Server.PartStock;
 using IronLoop.Server.Rack;
 using IronLoop.Server.Size;
 using IronLoop.Server.TakeIn;
@@ -49,6 +51,16 @@ builder.Services.AddSingleton<CaliperFeed>();
 builder.Services.AddSingleton<MatchShelf>();
 builder.Services.AddSingleton<CaliperListener>();
 
+builder.Services.AddSingleton<SupplierSource>();
+builder.Services.AddScoped<OrderDesk>();
+builder.Services.AddHttpClient<SupplierCalls>().AddStandardResilienceHandler(resilience =>
+{
+    resilience.AttemptTimeout.Timeout = TimeSpan.FromSeconds(2);
+    resilience.TotalRequestTimeout.Timeout = TimeSpan.FromSeconds(15);
+    resilience.Retry.MaxRetryAttempts = 4;
+    resilience.Retry.Delay = TimeSpan.FromMilliseconds(builder.Configuration.GetValue("suppliersRetryDelay", 250));
+});
+
 // The document generator starts the application at build time, to read its routes; it must not touch a shop's file.
 var startedBy = Assembly.GetEntryAssembly();
 var isRealStart = startedBy?.GetName().Name != "GetDocument.Insider";
@@ -56,6 +68,9 @@ if (isRealStart)
 {
     builder.Services.AddSingleton(services => ShopFile.Open(services.GetRequiredService<IConfiguration>()["data"] ?? switches.Data));
     builder.Services.AddHostedService(services => services.GetRequiredService<CaliperListener>());
+    // Under a test host orders are looked after when the test says so.
+    if (startedBy == typeof(Program).Assembly)
+        builder.Services.AddHostedService<OrderRunner>();
 }
 else
 {
@@ -91,6 +106,8 @@ app.MapCatalogue();
 app.MapLimits();
 app.MapBands();
 app.MapClasp();
+app.MapParts();
+app.MapOrders();
 app.MapSize();
 app.MapBench();
 app.MapHandOver();

@@ -3,9 +3,10 @@ using System.Globalization;
 using System.Net;
 using System.Net.Sockets;
 using IronLoop.StandIns.Calipers;
+using IronLoop.StandIns.Suppliers;
 
 // Usage: IronLoop.StandIns --port N [--while PID]
-//   --port N     the caliper's panel is on port N of the loopback address, its line on port N + 1
+//   --port N     the panel is on port N of the loopback address, the caliper's line on port N + 1, the suppliers on N + 2
 //   --while PID  ends when that process ends
 var port = Option("--port", 5181);
 var parent = Option("--while", 0);
@@ -14,8 +15,6 @@ await UntilFree(port);
 var builder = WebApplication.CreateBuilder();
 builder.Logging.ClearProviders();
 builder.WebHost.UseUrls(string.Create(CultureInfo.InvariantCulture, $"http://127.0.0.1:{port}"));
-// A panel left open in a browser must not hold up the port for the next start.
-builder.Services.Configure<HostOptions>(host => host.ShutdownTimeout = TimeSpan.FromMilliseconds(200));
 builder.Services.AddSingleton(new Caliper(new Random()));
 // A panel left open in a browser must not hold up the port for the next start.
 builder.Services.Configure<HostOptions>(host => host.ShutdownTimeout = TimeSpan.FromMilliseconds(200));
@@ -23,16 +22,21 @@ builder.Services.AddSingleton(new CaliperLine(port + 1, Console.Out));
 builder.Services.AddHostedService(services => services.GetRequiredService<CaliperLine>());
 var app = builder.Build();
 app.MapCaliperPanel();
+var suppliers = SupplierService.Build(port + 2, TimeProvider.System);
+app.MapGet("/suppliers/play", () => suppliers.Play());
+app.MapPost("/suppliers/play", (PlayWire play) => suppliers.Play(play));
 if (parent > 0)
     _ = EndWith(parent, app.Lifetime);
 try
 {
+    await suppliers.StartAsync();
     await app.RunAsync();
+    await suppliers.StopAsync();
     return 0;
 }
 catch (Exception taken) when (taken is IOException or SocketException)
 {
-    await Console.Error.WriteLineAsync($"The stand-in caliper cannot start: {taken.Message}");
+    await Console.Error.WriteLineAsync($"The stand-ins cannot start: {taken.Message}");
     return 1;
 }
 

@@ -1,5 +1,15 @@
 namespace IronLoop.Storage;
 
+/// <summary>What a consent is about.</summary>
+public enum ConsentTopic
+{
+    /// <summary>Work to mount the band.</summary>
+    Band,
+
+    /// <summary>Work to put another clasp on it.</summary>
+    Clasp,
+}
+
 /// <summary>The owner's written consent to work that cannot be undone.</summary>
 /// <param name="BandId">The band the work is done on.</param>
 /// <param name="Work">What was consented to, in words.</param>
@@ -11,14 +21,14 @@ public sealed record Consent(long BandId, string Work, string SignedBy, DateTime
 public static class Consents
 {
     /// <summary>The consent of a job, or null when none was given.</summary>
-    public static Consent? Of(ShopWork work, long jobId) =>
-        work.Query("SELECT * FROM consent WHERE job_id = $job",
+    public static Consent? Of(ShopWork work, long jobId, ConsentTopic topic = ConsentTopic.Band) =>
+        work.Query("SELECT * FROM consent WHERE job_id = $job AND topic = $topic",
             row => new Consent(row.Number("band_id"), row.Text("work"), row.Text("signed_by"), row.Time("signed_at")),
-            ("$job", jobId)).SingleOrDefault();
+            ("$job", jobId), ("$topic", topic)).SingleOrDefault();
 
     /// <summary>Records a consent in place of the one before.</summary>
-    public static void Set(ShopWork work, long jobId, Consent consent) =>
+    public static void Set(ShopWork work, long jobId, Consent consent, ConsentTopic topic = ConsentTopic.Band) =>
         work.Execute(
-            "INSERT OR REPLACE INTO consent (job_id, band_id, work, signed_by, signed_at) VALUES ($job, $band, $work, $by, $at)",
-            ("$job", jobId), ("$band", consent.BandId), ("$work", consent.Work), ("$by", consent.SignedBy), ("$at", consent.SignedAt));
+            "INSERT OR REPLACE INTO consent (job_id, topic, band_id, work, signed_by, signed_at) VALUES ($job, $topic, $band, $work, $by, $at)",
+            ("$job", jobId), ("$topic", topic), ("$band", consent.BandId), ("$work", consent.Work), ("$by", consent.SignedBy), ("$at", consent.SignedAt));
 }

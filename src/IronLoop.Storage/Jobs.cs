@@ -98,9 +98,13 @@ public static class Jobs
         work.Execute("UPDATE job SET request = $request, words = $words, promised = $promised, price_cents = $price WHERE id = $id",
             ("$id", id), ("$request", request), ("$words", words), ("$promised", promised), ("$price", priceCents));
 
-    /// <summary>Chooses a band; the clasp has to be looked at again.</summary>
-    public static void ChooseBand(ShopWork work, long id, long bandId, PullThroughWay way = PullThroughWay.Double) =>
+    /// <summary>Chooses a band; the clasp has to be looked at again, and one that was to go on the band before is left.</summary>
+    public static void ChooseBand(ShopWork work, long id, long bandId, PullThroughWay way = PullThroughWay.Double)
+    {
+        PartsTaken.Leave(work, id, PartsTaken.ForClasp);
+        work.Execute("UPDATE job_clasp SET part_id = NULL WHERE job_id = $id", ("$id", id));
         work.Execute("UPDATE job SET band_id = $band, worn_way = $way, clasp_kept_at = NULL WHERE id = $id", ("$id", id), ("$band", bandId), ("$way", way));
+    }
 
     /// <summary>Keeps the band's clasp.</summary>
     public static void KeepClasp(ShopWork work, long id, DateTimeOffset at) =>

@@ -264,16 +264,16 @@ export interface paths {
     patch?: never
     trace?: never
   }
-  '/api/jobs/{id}/clasp/keep': {
+  '/api/clasp-key': {
     parameters: {
       query?: never
       header?: never
       path?: never
       cookie?: never
     }
-    get?: never
-    /** Keeps the band's own clasp. */
-    put: operations['keepClasp']
+    /** The visual key: from what is seen to the kind of clasp. */
+    get: operations['claspKey']
+    put?: never
     post?: never
     delete?: never
     options?: never
@@ -760,6 +760,315 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/jobs/{id}/clasp': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** What is known of the clasp, and what could replace it. */
+    get: operations['claspSheet']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/clasp/seen': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** What is seen of the clasp. */
+    put: operations['seeClasp']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/clasp/keep': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Keeps the band's own clasp. */
+    put: operations['keepClasp']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/clasp/other': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Another clasp goes on; it is reserved, or put on the list to be ordered. */
+    put: operations['replaceClasp']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/clasp/offers': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** What suppliers offer for the band's end as measured. */
+    get: operations['claspOffers']
+    put?: never
+    /** Puts an offer on the shop's list, so that it can be chosen. */
+    post: operations['takeOffer']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/clasp/own-parts': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** An own part, inspected: used again or replaced. */
+    put: operations['inspectOwnPart']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/clasp/own-parts/{kind}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    post?: never
+    /** Takes an inspection back. */
+    delete: operations['forgetOwnPart']
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/clasp/own-parts/replacement': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** What replaces an own part: reserved, or to be ordered. */
+    put: operations['replaceOwnPart']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/parts': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The small parts in stock. */
+    get: operations['parts']
+    /** Puts a part on the list, or changes the one of that article number; its count stays. */
+    put: operations['setPart']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/parts/stock-take': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Corrects counts by what was counted, with the reason. */
+    post: operations['stockTake']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/parts/{id}/entries': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Every change of a part's count. */
+    get: operations['stockEntries']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/orders': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** What is to be ordered, by supplier, and all orders. */
+    get: operations['orders']
+    put?: never
+    /** Makes an order of all lines for a supplier and sends it. */
+    post: operations['makeOrder']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/orders/lines': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Puts a part on the list to be ordered. */
+    post: operations['addOrderLine']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/orders/lines/{id}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    post?: never
+    /** Takes a line off the list. */
+    delete: operations['dropOrderLine']
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/orders/fill-up': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Puts on the list what the minimum levels and the waiting jobs ask for. */
+    post: operations['fillUp']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/orders/ask': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Sends what is not sent yet and asks after what is on its way. */
+    post: operations['askAfterOrders']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/orders/{id}/received': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Books a delivery into stock; jobs that waited have their parts. */
+    post: operations['receiveOrder']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/orders/suppliers': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Settles the address of the suppliers' service; empty is the stand-in. */
+    put: operations['settleSuppliers']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/jobs/{id}/size': {
     parameters: {
       query?: never
@@ -1010,6 +1319,12 @@ export interface components {
       says: string
       standInPage: null | string
     }
+    CameLineWire: {
+      /** Format: int64 */
+      lineId: number
+      /** Format: int32 */
+      count: number
+    }
     /** @enum {unknown} */
     CameWith: 'box' | 'papers' | 'oldBand' | 'looseLinks' | 'spareBars' | 'claspParts'
     CameWithWire: {
@@ -1055,8 +1370,91 @@ export interface components {
       way?: 'double' | 'single' | 'reversedDouble' | 'reversedSingle' | null
       consentSignedBy?: null | string
     }
+    ClaspCandidateWire: {
+      /** Format: int64 */
+      partId: null | number
+      article: string
+      name: string
+      measured: string
+      supplier: string
+      place: string
+      /** Format: int32 */
+      free: number
+      /** Format: int32 */
+      ordered: number
+      /** Format: int64 */
+      priceCents: number
+      verdict: components['schemas']['Verdict']
+      deciding: null | string
+      rules: components['schemas']['RuleWire'][]
+      effect: null | components['schemas']['ClaspEffectWire']
+      cures: boolean
+      chosen: boolean
+      needsConsent: boolean
+    }
+    ClaspEffectWire: {
+      /** @description Millimetres, at most three decimals. */
+      lengthMm: number
+      /** Format: double */
+      offCentreMm: number
+      /** @description Millimetres, at most three decimals. */
+      misfitMm: number
+      /** @description Millimetres, at most three decimals. */
+      tighterMm: number
+      /** @description Millimetres, at most three decimals. */
+      looserMm: number
+      /** Format: int32 */
+      linksMoved: number
+      adjusts: boolean
+      /** @description Millimetres, at most three decimals. */
+      largestGapMm: null | number
+      betweenSizes: boolean
+      lengths: number[]
+    }
+    ClaspKeyWire: {
+      steps: components['schemas']['KeyStepWire'][]
+      kinds: components['schemas']['ClaspKindWire'][]
+    }
     /** @enum {unknown} */
     ClaspKind: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide'
+    ClaspKindWire: {
+      kind: components['schemas']['ClaspKind']
+      name: string
+    }
+    ClaspOffersWire: {
+      offers: components['schemas']['ClaspCandidateWire'][]
+      trouble: null | string
+    }
+    /** @enum {unknown} */
+    ClaspQuestion: 'folds' | 'tongue' | 'flap' | 'buttons' | 'strapEnd' | 'secondFold'
+    ClaspSeenWire: {
+      /** @enum {unknown} */
+      kind?: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide' | null
+      pierced?: null | boolean
+      notched?: null | boolean
+      otherPlain?: null | boolean
+      /** @enum {unknown} */
+      fit?: 'free' | 'snug' | null
+      /** @default false */
+      swapEnds: boolean
+    }
+    ClaspSheetWire: {
+      seen: components['schemas']['ClaspSeenWire']
+      /** @enum {unknown} */
+      kind: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide' | null
+      kindName: null | string
+      lines: components['schemas']['GaugeLineWire'][]
+      /** @description Millimetres, at most three decimals. */
+      targetMm: null | number
+      /** @description Millimetres, at most three decimals. */
+      windowMm: null | number
+      present: null | components['schemas']['PresentClaspWire']
+      candidates: components['schemas']['ClaspCandidateWire'][]
+      ownParts: components['schemas']['OwnPartWire'][]
+      taken: components['schemas']['TakenWire'][]
+      wish: null | string
+      wishMissing: null | string
+    }
     ClaspWire: {
       /** @description Millimetres, at most three decimals. */
       twelveMm: number
@@ -1099,6 +1497,12 @@ export interface components {
       barRise?: null | string
       thickness?: null | string
     }
+    CountedWire: {
+      /** Format: int64 */
+      partId: number
+      /** Format: int32 */
+      counted: number
+    }
     /** @enum {unknown} */
     DamageKind: 'scratch' | 'dent' | 'bentLug' | 'missingBar' | 'wornStrap' | 'dirt' | 'stiffClasp'
     /** @enum {unknown} */
@@ -1117,6 +1521,10 @@ export interface components {
       | 'bandTwelve'
       | 'bandSix'
       | 'clasp'
+    DeliveryWire: {
+      lines: components['schemas']['CameLineWire'][]
+      by: string
+    }
     DrawingWire: {
       /** Format: double */
       halfWidthMm: number
@@ -1247,8 +1655,21 @@ export interface components {
       | 'wrist'
       | 'wristWidth'
       | 'wristDepth'
+      | 'claspInner'
+      | 'claspThroat'
+      | 'claspTube'
+      | 'overButtons'
+      | 'claspBar'
+      | 'claspBarLength'
+      | 'microPitch'
+      | 'extension'
+      | 'endNotch'
+      | 'endBore'
+      | 'otherEndBore'
+      | 'pinDiameter'
+      | 'pinLength'
     /** @enum {unknown} */
-    GaugedOf: 'watch' | 'band' | 'wrist'
+    GaugedOf: 'watch' | 'band' | 'wrist' | 'clasp'
     HandOverSheet: {
       done: string
       figures: string
@@ -1292,6 +1713,12 @@ export interface components {
     }
     /** @enum {unknown} */
     ImportState: 'waiting' | 'running' | 'done' | 'refused'
+    InspectedWire: {
+      kind: components['schemas']['OwnPartKind']
+      straight: boolean
+      springy: boolean
+      unworn: boolean
+    }
     JobWire: {
       /** Format: int64 */
       id: number
@@ -1316,6 +1743,8 @@ export interface components {
       figures: components['schemas']['FiguresWire']
       band: null | components['schemas']['BandWire']
       claspKept: boolean
+      otherClasp: null | string
+      awaited: string[]
       planAgreed: boolean
       /** Format: int32 */
       stepsDone: number
@@ -1404,6 +1833,18 @@ export interface components {
       nickelSensitive?: null | boolean
       hairPull?: null | boolean
     }
+    KeyStepWire: {
+      question: components['schemas']['ClaspQuestion']
+      asks: string
+      /** @enum {unknown} */
+      yesAsks: 'folds' | 'tongue' | 'flap' | 'buttons' | 'strapEnd' | 'secondFold' | null
+      /** @enum {unknown} */
+      yesIs: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide' | null
+      /** @enum {unknown} */
+      noAsks: 'folds' | 'tongue' | 'flap' | 'buttons' | 'strapEnd' | 'secondFold' | null
+      /** @enum {unknown} */
+      noIs: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide' | null
+    }
     LayOutClaspWire: {
       name: string
       /** @description Millimetres, at most three decimals. */
@@ -1460,6 +1901,8 @@ export interface components {
       | 'slotPress'
       | 'wristOverHeight'
       | 'flatSided'
+      | 'pinPlay'
+      | 'pinShorter'
       | 'claspSoftFits'
       | 'claspSoftShows'
       | 'claspSoftSqueeze'
@@ -1540,6 +1983,10 @@ export interface components {
       figures: null | components['schemas']['LoopFiguresWire']
       finalFigures?: null | string
     }
+    MakeOrderWire: {
+      supplier: string
+      by: string
+    }
     MappingWire: {
       columns: components['schemas']['ColumnWire'][]
     }
@@ -1609,11 +2056,22 @@ export interface components {
       kind: components['schemas']['DamageKind']
       note?: null | string
     }
+    NewOrderLineWire: {
+      /** Format: int64 */
+      partId: number
+      /** Format: int32 */
+      count: number
+      /** Format: int64 */
+      jobId?: null | number
+    }
     NewReading: {
       figure: components['schemas']['GaugedFigure']
       typed: string
       /** @default false */
       byLine: boolean
+    }
+    OfferChoiceWire: {
+      article: string
     }
     OnePieceSheet: {
       firstHole: string
@@ -1621,6 +2079,57 @@ export interface components {
       /** Format: int32 */
       holes: number
       underRun?: null | string
+    }
+    OrderBookWire: {
+      toOrder: components['schemas']['ToOrderWire'][]
+      orders: components['schemas']['OrderWire'][]
+      suppliers: null | string
+      isStandIn: boolean
+    }
+    OrderLineWire: {
+      /** Format: int64 */
+      id: number
+      article: string
+      name: string
+      measured: string
+      /** Format: int32 */
+      count: number
+      /** Format: int32 */
+      shipped: number
+      /** Format: int32 */
+      received: number
+      /** Format: int32 */
+      outstanding: number
+      refused: string
+      /** Format: int64 */
+      priceCents: number
+      /** Format: int64 */
+      jobId: null | number
+    }
+    /** @enum {unknown} */
+    OrderState: 'sending' | 'accepted' | 'partly' | 'shipped' | 'done' | 'refused'
+    OrderWire: {
+      /** Format: int64 */
+      id: number
+      supplier: string
+      state: components['schemas']['OrderState']
+      number: string
+      /** Format: date-time */
+      madeAt: string
+      madeBy: string
+      /** Format: date-time */
+      sentAt: null | string
+      /** Format: int32 */
+      tries: number
+      says: string
+      lines: components['schemas']['OrderLineWire'][]
+      /** Format: int64 */
+      totalCents: number
+    }
+    OtherClaspWire: {
+      /** Format: int64 */
+      partId: number
+      consentSignedBy?: null | string
     }
     /** @enum {unknown} */
     OutsideCraft:
@@ -1679,6 +2188,106 @@ export interface components {
       lengthNow: null | string
       missing: string[]
       question: null | string
+    }
+    /** @enum {unknown} */
+    OwnPartKind: 'clasp' | 'springBars' | 'claspPins'
+    OwnPartWire: {
+      kind: components['schemas']['OwnPartKind']
+      name: string
+      straight: null | boolean
+      springy: null | boolean
+      unworn: null | boolean
+      reused: boolean
+      says: null | string
+      choices: components['schemas']['PartWire'][]
+      replacement: null | components['schemas']['TakenWire']
+    }
+    /** @enum {unknown} */
+    PartKind: 'clasp' | 'bar' | 'pin' | 'link'
+    PartSheet: {
+      article: string
+      name: string
+      kind: components['schemas']['PartKind']
+      /** @default  */
+      supplier: string
+      /** @default  */
+      place: string
+      /**
+       * Format: int32
+       * @default 0
+       */
+      minimum: number
+      /** @default  */
+      price: string
+      /** @default  */
+      finish: string
+      /** @default  */
+      colour: string
+      /** @enum {unknown} */
+      clasp?: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide' | null
+      /** @default  */
+      inner: string
+      /** @default  */
+      tube: string
+      /** @default  */
+      overButtons: string
+      /** @default  */
+      throat: string
+      /** @default  */
+      bar: string
+      /** @default  */
+      adds: string
+      /** @default  */
+      twelve: string
+      /** @default  */
+      six: string
+      microSide?: components['schemas']['Side']
+      /**
+       * Format: int32
+       * @default 1
+       */
+      positions: number
+      /** @default  */
+      step: string
+      /** @default  */
+      length: string
+      /** @default  */
+      diameter: string
+      /** @default  */
+      tip: string
+      /** @default false */
+      curved: boolean
+      style?: components['schemas']['BarStyle']
+      /** @default  */
+      pitch: string
+      /** @default  */
+      width: string
+    }
+    PartWire: {
+      /** Format: int64 */
+      id: number
+      article: string
+      name: string
+      kind: components['schemas']['PartKind']
+      measured: string
+      supplier: string
+      place: string
+      /** Format: int64 */
+      priceCents: number
+      /** Format: int32 */
+      onHand: number
+      /** Format: int32 */
+      reserved: number
+      /** Format: int32 */
+      free: number
+      /** Format: int32 */
+      awaited: number
+      /** Format: int32 */
+      ordered: number
+      /** Format: int32 */
+      minimum: number
+      /** Format: int32 */
+      toOrder: number
     }
     PhotoWire: {
       /** Format: int64 */
@@ -1749,6 +2358,12 @@ export interface components {
       /** Format: double */
       y: number
     }
+    PresentClaspWire: {
+      name: string
+      verdict: components['schemas']['Verdict']
+      rules: components['schemas']['RuleWire'][]
+      effect: null | components['schemas']['ClaspEffectWire']
+    }
     ProblemDetails: {
       type?: null | string
       title?: null | string
@@ -1781,6 +2396,11 @@ export interface components {
       reasons: components['schemas']['OutsideCraft'][]
       referred: boolean
       note?: null | string
+    }
+    ReplacementWire: {
+      kind: components['schemas']['OwnPartKind']
+      /** Format: int64 */
+      partId: number
     }
     /** @enum {unknown} */
     Request:
@@ -1878,6 +2498,21 @@ export interface components {
       done: boolean
       next: boolean
     }
+    StockEntryWire: {
+      /** Format: date-time */
+      at: string
+      by: string
+      /** Format: int32 */
+      change: number
+      reason: string
+      /** Format: int64 */
+      jobId: null | number
+    }
+    StockTakeWire: {
+      counted: components['schemas']['CountedWire'][]
+      reason: string
+      by: string
+    }
     StrapSheet: {
       bucklePiece: string
       tail: string
@@ -1885,6 +2520,9 @@ export interface components {
       holePitch: string
       /** Format: int32 */
       holes: number
+    }
+    SuppliersWire: {
+      address: string
     }
     /** @enum {unknown} */
     SurplusBy: 'millimetres' | 'linksPinched' | 'gap'
@@ -1904,6 +2542,8 @@ export interface components {
       stationsDone: number
       referred: boolean
       by: string
+      waits: boolean
+      partsIn: boolean
     }
     TakeInSheet: {
       marks: components['schemas']['MarkWire'][]
@@ -1927,6 +2567,17 @@ export interface components {
       /** Format: int64 */
       cents?: null | number
     }
+    TakenWire: {
+      use: string
+      /** Format: int64 */
+      partId: number
+      article: string
+      name: string
+      /** Format: int32 */
+      count: number
+      reserved: boolean
+      cameIn: boolean
+    }
     TargetWire: {
       /** @description Millimetres, at most three decimals. */
       lengthMm: number
@@ -1939,6 +2590,12 @@ export interface components {
     Temper: 'tight' | 'right' | 'loose'
     TickWire: {
       done: boolean
+    }
+    ToOrderWire: {
+      supplier: string
+      lines: components['schemas']['OrderLineWire'][]
+      /** Format: int64 */
+      totalCents: number
     }
     TryOnSheet: {
       by: components['schemas']['SurplusBy']
@@ -2647,13 +3304,11 @@ export interface operations {
       }
     }
   }
-  keepClasp: {
+  claspKey: {
     parameters: {
       query?: never
       header?: never
-      path: {
-        id: number
-      }
+      path?: never
       cookie?: never
     }
     requestBody?: never
@@ -2664,25 +3319,7 @@ export interface operations {
           [name: string]: unknown
         }
         content: {
-          'application/json': components['schemas']['JobWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
+          'application/json': components['schemas']['ClaspKeyWire']
         }
       }
     }
@@ -3800,6 +4437,731 @@ export interface operations {
         }
         content: {
           'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  claspSheet: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ClaspSheetWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  seeClasp: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ClaspSeenWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ClaspSheetWire']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  keepClasp: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['JobWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  replaceClasp: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['OtherClaspWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['JobWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  claspOffers: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ClaspOffersWire']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  takeOffer: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['OfferChoiceWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ClaspSheetWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Bad Gateway */
+      502: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  inspectOwnPart: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['InspectedWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ClaspSheetWire']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  forgetOwnPart: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+        kind: string
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ClaspSheetWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  replaceOwnPart: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ReplacementWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ClaspSheetWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  parts: {
+    parameters: {
+      query?: {
+        kind?: string
+      }
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['PartWire'][]
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  setPart: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PartSheet']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['PartWire'][]
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  stockTake: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['StockTakeWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['PartWire'][]
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  stockEntries: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['StockEntryWire'][]
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  orders: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['OrderBookWire']
+        }
+      }
+    }
+  }
+  makeOrder: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['MakeOrderWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['OrderBookWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  addOrderLine: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewOrderLineWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['OrderBookWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  dropOrderLine: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['OrderBookWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  fillUp: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['OrderBookWire']
+        }
+      }
+    }
+  }
+  askAfterOrders: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['OrderBookWire']
+        }
+      }
+    }
+  }
+  receiveOrder: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['DeliveryWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['OrderBookWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  settleSuppliers: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SuppliersWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['OrderBookWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
         }
       }
     }

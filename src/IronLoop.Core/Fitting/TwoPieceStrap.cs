@@ -13,11 +13,14 @@ public sealed record TwoPieceStrap(Length BucklePiece, Length Tail, Length First
     /// <summary>The tail must pass the buckle by this much, or both keepers cannot hold it.</summary>
     public static readonly Length KeeperLength = Length.FromMillimetres(25);
 
+    /// <summary>What a folding clasp adds to the loop; nought for a buckle (fit model, section 7).</summary>
+    public Length ClaspAdds { get; init; }
+
     /// <inheritdoc />
     public override string Place => "hole";
 
     /// <inheritdoc />
-    public override Length Tightest => BucklePiece + FirstHole;
+    public override Length Tightest => BucklePiece + FirstHole + ClaspAdds;
 
     /// <summary>Distance of a hole from the tail's lug end; holes count from 0, the tightest.</summary>
     public Length HoleAt(int hole) => FirstHole + HolePitch * hole;

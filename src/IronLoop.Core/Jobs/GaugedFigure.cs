@@ -56,6 +56,45 @@ public enum GaugedFigure
 
     /// <summary>The wrist's depth.</summary>
     WristDepth,
+
+    /// <summary>The clasp's inner width.</summary>
+    ClaspInner,
+
+    /// <summary>Clear height of the clasp for a strap.</summary>
+    ClaspThroat,
+
+    /// <summary>Length of a butterfly's end tube.</summary>
+    ClaspTube,
+
+    /// <summary>Width over a butterfly's buttons, not pressed.</summary>
+    OverButtons,
+
+    /// <summary>Diameter of the clasp's bar.</summary>
+    ClaspBar,
+
+    /// <summary>Length of the clasp's bar.</summary>
+    ClaspBarLength,
+
+    /// <summary>From one micro-adjust hole to the next.</summary>
+    MicroPitch,
+
+    /// <summary>What the second fold adds.</summary>
+    Extension,
+
+    /// <summary>Width of the notch in the band's end.</summary>
+    EndNotch,
+
+    /// <summary>Bore of the band's end, at the fold.</summary>
+    EndBore,
+
+    /// <summary>Bore of the band's other end, at the micro-adjust.</summary>
+    OtherEndBore,
+
+    /// <summary>Diameter of a pin at the clasp.</summary>
+    PinDiameter,
+
+    /// <summary>Length of a pin at the clasp.</summary>
+    PinLength,
 }
 
 /// <summary>What a figure belongs to: a watch's figures stay with the watch over its visits, the others with the job.</summary>
@@ -69,6 +108,9 @@ public enum GaugedOf
 
     /// <summary>The wrist it is worn on.</summary>
     Wrist,
+
+    /// <summary>The clasp, and the band's end at it.</summary>
+    Clasp,
 }
 
 /// <summary>What is known of a figure before it is read.</summary>
@@ -117,6 +159,32 @@ public sealed record FigureKind(GaugedFigure Figure, string Name, GaugedOf Of, A
             "Outside jaws across the wrist, touching, not pressing."),
         new(GaugedFigure.WristDepth, "wrist depth", GaugedOf.Wrist, Mm(20, 90), Mm(30, 64),
             "Outside jaws through the wrist from back to palm side, touching, not pressing."),
+        new(GaugedFigure.ClaspInner, "clasp inside", GaugedOf.Clasp, Mm(4, 40), Mm(6, 26),
+            "Inside jaws between the clasp's walls, where the band's end goes in."),
+        new(GaugedFigure.ClaspThroat, "throat", GaugedOf.Clasp, Mm(0.5m, 12), Mm(1, 7),
+            "Clear height for the strap, between the bar and the cover."),
+        new(GaugedFigure.ClaspTube, "end tube", GaugedOf.Clasp, Mm(1, 30), Mm(2, 14),
+            "Outside jaws along the tube that enters the band: its length alone."),
+        new(GaugedFigure.OverButtons, "over buttons", GaugedOf.Clasp, Mm(4, 46), Mm(8, 30),
+            "Outside jaws over both buttons, touching; the buttons not pressed."),
+        new(GaugedFigure.ClaspBar, "clasp bar", GaugedOf.Clasp, Mm(0.4m, 4), Mm(0.8m, 2),
+            "Outside jaws across the bar, in its middle; at both joints, for they may differ."),
+        new(GaugedFigure.ClaspBarLength, "bar length", GaugedOf.Clasp, Mm(4, 40), Mm(6, 26),
+            "Outside jaws from tip to tip of the bar, out of the clasp."),
+        new(GaugedFigure.MicroPitch, "hole pitch", GaugedOf.Clasp, Mm(0.05m, 10), Mm(1, 4),
+            "From one hole in the cover's side to the next; best over all of them, divided."),
+        new(GaugedFigure.Extension, "extension", GaugedOf.Clasp, Mm(1, 60), Mm(8, 40),
+            "What the loop gains with the second fold out, along the curve."),
+        new(GaugedFigure.EndNotch, "end notch", GaugedOf.Clasp, Mm(1, 30), Mm(2, 15),
+            "Inside jaws in the notch of the band's end, where the tube goes."),
+        new(GaugedFigure.EndBore, "end bore", GaugedOf.Clasp, Mm(0.3m, 4), Mm(0.7m, 2.2m),
+            "The largest pin gauge that drops through the band's end, at the fold."),
+        new(GaugedFigure.OtherEndBore, "other end bore", GaugedOf.Clasp, Mm(0.3m, 4), Mm(0.7m, 2.2m),
+            "The same at the clasp's other joint, by the micro-adjust."),
+        new(GaugedFigure.PinDiameter, "pin diameter", GaugedOf.Clasp, Mm(0.3m, 4), Mm(0.7m, 2),
+            "Outside jaws across a pin of the clasp; when it is lost, leave it and gauge the bore."),
+        new(GaugedFigure.PinLength, "pin length", GaugedOf.Clasp, Mm(3, 40), Mm(6, 26),
+            "Outside jaws along the pin; when it is lost, the band's width at the clasp tells it."),
     ];
 
     /// <summary>The kind of a figure.</summary>

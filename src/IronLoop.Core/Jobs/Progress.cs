@@ -12,6 +12,12 @@ namespace IronLoop.Core.Jobs;
 /// <param name="Request">What is asked for: it decides what has to be gauged.</param>
 public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, bool PlanAgreed, int StepsDone, int Steps, bool Closed, bool Referred = false, Request Request = Request.SomethingElse)
 {
+    /// <summary>The clasp that goes on instead of the band's own; null when that is kept.</summary>
+    public string? OtherClasp { get; init; }
+
+    /// <summary>Parts the job waits for.</summary>
+    public IReadOnlyList<string> Awaited { get; init; } = [];
+
     private IReadOnlyList<string> Missing => Figures.Missing(Request);
 
     private IReadOnlyList<string> Questioned => [.. GaugeSheet.Questioned(Figures).Select(f => FigureKind.For(f).Name)];
@@ -48,13 +54,17 @@ public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, 
             : Missing.Count > 0 ? $"Bands are judged by what is known; still to gauge: {string.Join(", ", Missing)}."
             : "Choose the band that goes on.",
         Station.Clasp => !BandChosen ? "Choose a band first; its clasp is looked at here."
-            : ClaspKept ? "The clasp is looked at and kept." : "Look at the clasp the band closes with, and keep it.",
+            : Awaited.Count > 0 ? $"Waiting for {string.Join(", ", Awaited)}."
+            : ClaspKept ? OtherClasp is { } other ? $"{other} goes on." : "The clasp is looked at and kept."
+            : "Look at the clasp the band closes with: keep it, or choose another.",
         Station.Size => !BandChosen ? "Choose a band first."
             : Missing is { Count: > 0 } gaps ? $"The plan waits for: {string.Join(", ", gaps)}."
             : PlanAgreed ? "The plan is agreed and on the bench." : "Look the plan over, change what you like, and take it to the bench.",
         Station.Bench => !PlanAgreed ? "Agree a plan at Size first."
             : StepsDone == Steps ? "All steps are done." : $"Step {StepsDone + 1} of {Steps} is next.",
-        Station.HandOver => Closed ? "Handed over." : Done(Station.Bench) ? "Count the parts into the owner's bag and close the job." : "The bench work is not finished yet.",
+        Station.HandOver => Closed ? "Handed over."
+            : Awaited.Count > 0 ? $"Not yet: waiting for {string.Join(", ", Awaited)}."
+            : Done(Station.Bench) ? "Count the parts into the owner's bag and close the job." : "The bench work is not finished yet.",
         _ => throw new ArgumentOutOfRangeException(nameof(station), station, "Not a station."),
     };
 }

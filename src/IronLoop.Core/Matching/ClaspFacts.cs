@@ -41,6 +41,16 @@ public sealed record ClaspFacts(
     public string? Colour { get; init; }
 }
 
+/// <summary>How an opened hole holds its bar, as the fitter chooses.</summary>
+public enum BarFit
+{
+    /// <summary>The bar turns in it.</summary>
+    Free,
+
+    /// <summary>The bar is held.</summary>
+    Snug,
+}
+
 /// <summary>A band's clasp end; null where nobody measured.</summary>
 /// <param name="Kind">What the band is.</param>
 /// <param name="Material">What it is made of.</param>
@@ -54,6 +64,12 @@ public sealed record BandEndFacts(
     BandKind Kind, BandMaterial Material, Length? Width, Length? Notch = null, Length? Bore = null, Length? Thickness = null,
     bool? NotchedEnd = null, bool? OtherEndPlain = null)
 {
+    /// <summary>Bore at the clasp's other joint, where it was gauged: the two may differ.</summary>
+    public Length? OtherBore { get; init; }
+
+    /// <summary>Whether a strap's end has its hole for the bar yet; null when nobody looked.</summary>
+    public bool? Pierced { get; init; }
+
     /// <summary>Finish; null when nobody said.</summary>
     public string? Finish { get; init; }
 

@@ -113,34 +113,58 @@ public static class ButtonSpanRule
     private static RuleVerdict Say(Verdict verdict, string says) => new(Name, verdict, says);
 }
 
-/// <summary>The rule <c>clasp-bar</c>: the clasp's bar in the band end's bore.</summary>
+/// <summary>The rule <c>clasp-bar</c>: the clasp's bar in the bore of the band's end, at both joints of the clasp.</summary>
 public static class ClaspBarRule
 {
     /// <summary>The rule's name.</summary>
     public const string Name = "clasp-bar";
 
-    /// <summary>Judges bar and bore.</summary>
+    /// <summary>Judges bar and bores.</summary>
     /// <param name="end">The band's clasp end.</param>
     /// <param name="clasp">The clasp.</param>
     /// <param name="limits">The house's limits.</param>
-    /// <returns>Null when neither was measured, and for butterflies, whose pins have a rule of their own.</returns>
-    public static RuleVerdict? Judge(BandEndFacts end, ClaspFacts clasp, HouseLimits limits)
+    /// <param name="fit">How an opened hole is to hold the bar; both are offered when null.</param>
+    /// <returns>Null when nothing was measured, and for butterflies, whose pins have a rule of their own.</returns>
+    public static RuleVerdict? Judge(BandEndFacts end, ClaspFacts clasp, HouseLimits limits, BarFit? fit = null)
     {
-        if (clasp.Kind is ClaspKind.Butterfly or ClaspKind.Slide || end.Bore is null && clasp.Bar is null)
+        if (clasp.Kind is ClaspKind.Butterfly or ClaspKind.Slide || end.Bore is null && clasp.Bar is null && end.Pierced != false)
             return null;
         if (clasp.Bar is not { } bar)
             return new RuleVerdict(Name, Verdict.Unknown, "Measure the clasp's bar; at both joints, for they may differ.");
+        if (end.Pierced == false)
+            return new RuleVerdict(Name, Verdict.Work, $"The strap's end has no hole for the {bar} bar yet.", [Pierce($"Pierce the strap's end for a {bar} bar, clean through both sides")]);
         if (end.Bore is not { } bore)
             return new RuleVerdict(Name, Verdict.Unknown, "Measure the bore of the band's end.");
-        if (bore >= bar + limits[Limit.TubeRoom])
-            return new RuleVerdict(Name, Verdict.Fits, $"A {bar} bar goes through a {bore} bore.");
-        var isSoft = end.Material != BandMaterial.Metal;
-        return new RuleVerdict(Name, Verdict.Work, $"A {bar} bar does not go through a {bore} bore.",
-            [isSoft
-                ? new PieceOfWork($"Pierce the strap's end wider for a {bar} bar", Reversible: true) { Tools = "awl, punch", Minutes = 10, Caution = PieceOfWork.Blades }
-                : new PieceOfWork($"Open the bore to {bar + limits[Limit.TubeRoom]} for a free bar, or to {bar} for a snug one", Reversible: false)
-                { Tools = "hand drill, gauged", Minutes = 30, Caution = PieceOfWork.Filing }]);
+        var tight = (end.OtherBore is { } other ? (Length[])[bore, other] : [bore]).Where(b => b < bar + limits[Limit.TubeRoom]).Distinct().ToList();
+        if (tight.Count == 0)
+        {
+            return new RuleVerdict(Name, Verdict.Fits, end.OtherBore is { } both && both != bore
+                ? $"A {bar} bar goes through both bores, {bore} and {both}."
+                : $"A {bar} bar goes through a {bore} bore.");
+        }
+        var says = end.OtherBore is { } second && second != bore && tight.Count == 1
+            ? $"A {bar} bar goes through one joint, but not through the other's {tight[0]} bore."
+            : $"A {bar} bar does not go through a {string.Join(" or a ", tight)} bore.";
+        return new RuleVerdict(Name, Verdict.Work, says,
+            [end.Material == BandMaterial.Metal ? Open(bar, limits, fit) : Pierce($"Pierce the strap's end wider for a {bar} bar")]);
     }
+
+    /// <summary>The hole of a bar that is opened: the bar's own size for a snug one, what a bar needs to turn for a free one.</summary>
+    public static Length Drill(Length bar, BarFit fit, HouseLimits limits) => fit == BarFit.Free ? bar + limits[Limit.TubeRoom] : bar;
+
+    private static PieceOfWork Open(Length bar, HouseLimits limits, BarFit? fit)
+    {
+        var (free, snug) = (Drill(bar, BarFit.Free, limits), Drill(bar, BarFit.Snug, limits));
+        return new PieceOfWork(fit switch
+        {
+            BarFit.Free => $"Open the bore by hand to {free}, for a free bar; see that it breaks through on both sides",
+            BarFit.Snug => $"Open the bore by hand to {snug}, for a snug bar; see that it breaks through on both sides",
+            _ => $"Open the bore to {free} for a free bar, or to {snug} for a snug one",
+        }, Reversible: false)
+        { Tools = fit is { } chosen ? $"hand drill, gauged at {Drill(bar, chosen, limits)}" : "hand drill, gauged", Minutes = 30, Caution = PieceOfWork.Filing };
+    }
+
+    private static PieceOfWork Pierce(string what) => new(what, Reversible: false) { Tools = "awl, punch", Minutes = 10, Caution = PieceOfWork.Blades };
 }
 
 /// <summary>The rule <c>strap-thickness</c>: a strap's end in the clasp's throat.</summary>
@@ -207,7 +231,11 @@ public static class OpenLookRule
 public static class ClaspToBand
 {
     /// <summary>Asks every rule; those that do not apply are left out.</summary>
-    public static IReadOnlyList<RuleVerdict> Judge(BandEndFacts end, ClaspFacts clasp, HouseLimits limits)
+    /// <param name="end">The band's clasp end.</param>
+    /// <param name="clasp">The clasp.</param>
+    /// <param name="limits">The house's limits.</param>
+    /// <param name="fit">How an opened hole is to hold the bar.</param>
+    public static IReadOnlyList<RuleVerdict> Judge(BandEndFacts end, ClaspFacts clasp, HouseLimits limits, BarFit? fit = null)
     {
         RuleVerdict?[] asked =
         [
@@ -215,7 +243,7 @@ public static class ClaspToBand
             ClaspWidthRule.Judge(end, clasp, limits),
             EndTubeRule.Judge(end, clasp, limits),
             ButtonSpanRule.Judge(end, clasp, limits),
-            ClaspBarRule.Judge(end, clasp, limits),
+            ClaspBarRule.Judge(end, clasp, limits, fit),
             StrapThicknessRule.Judge(end, clasp),
             ClaspFinishRule.Judge(end, clasp),
             OpenLookRule.Judge(end),

@@ -62,6 +62,12 @@ public enum Limit
     /// <summary>What a flat-sided head seems higher by.</summary>
     FlatSided,
 
+    /// <summary>Friction pins: play in the bore up to this holds.</summary>
+    PinPlay,
+
+    /// <summary>Friction pins: shorter than the band is wide by up to this.</summary>
+    PinShorter,
+
     /// <summary>Clasp on soft ends: a gap up to this fits.</summary>
     ClaspSoftFits,
 
@@ -126,6 +132,8 @@ public sealed record LimitKind(Limit Limit, string Rule, string Says, decimal Us
         new(Limit.SlotPress, SlotRule.Name, "Leather thicker than the slot by up to this is pressed flat", 1m, UpTo5),
         new(Limit.WristOverHeight, BuildRule.Name, "The wrist round, over the height it carries well", 12m, new AllowedNumber(6, 30), IsLength: false),
         new(Limit.FlatSided, BuildRule.Name, "A flat-sided head seems higher by", 1m, UpTo5),
+        new(Limit.PinPlay, PinRule.Name, "Friction pins: play in the bore up to this holds", 0.05m, UpTo5),
+        new(Limit.PinShorter, PinRule.Name, "Friction pins: shorter than the band is wide by up to this", 0.5m, UpTo5),
         new(Limit.ClaspSoftFits, ClaspWidthRule.Name, "Soft band ends: a gap up to this fits", 0.5m, UpTo5),
         new(Limit.ClaspSoftShows, ClaspWidthRule.Name, "Soft band ends: a gap up to this shows", 1m, UpTo5),
         new(Limit.ClaspSoftSqueeze, ClaspWidthRule.Name, "Soft band ends: too wide by up to this is squeezed", 0.5m, UpTo5),

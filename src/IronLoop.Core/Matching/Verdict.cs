@@ -33,6 +33,9 @@ public sealed record PieceOfWork(string What, bool Reversible)
     /// <summary>Spring bars.</summary>
     public const string Bars = "Spring bars fly: eye protection, a finger over the end, work low over the tray.";
 
+    /// <summary>Punch and hammer.</summary>
+    public const string Taps = "Eye protection; light taps, soft hammer face on the band. Hard resistance: stop and look at the arrow.";
+
     /// <summary>The tools it takes.</summary>
     public string Tools { get; init; } = "";
 

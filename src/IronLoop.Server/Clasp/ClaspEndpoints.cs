@@ -1,29 +1,241 @@
 using IronLoop.Core.Jobs;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Stock;
+using IronLoop.Core.Tray;
 using IronLoop.Server.Contract;
+using IronLoop.Server.Ordering;
 using IronLoop.Server.Rack;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Clasp;
 
-/// <summary>Clasp: the chosen band's own clasp is looked at and kept.</summary>
+/// <summary>Another clasp is chosen.</summary>
+/// <param name="ConsentSignedBy">Who signed the consent to work that cannot be undone.</param>
+internal sealed record OtherClaspWire(long PartId, string? ConsentSignedBy = null);
+
+/// <summary>An offer of a supplier.</summary>
+internal sealed record OfferChoiceWire(string Article);
+
+/// <summary>An own part as inspected.</summary>
+internal sealed record InspectedWire(OwnPartKind Kind, bool Straight, bool Springy, bool Unworn);
+
+/// <summary>What replaces an own part.</summary>
+internal sealed record ReplacementWire(OwnPartKind Kind, long PartId);
+
+/// <summary>What the suppliers offer for a job's clasp, judged; or why nobody answered.</summary>
+internal sealed record ClaspOffersWire(IReadOnlyList<ClaspCandidateWire> Offers, string? Trouble);
+
+/// <summary>Clasp: what closes the band is recognised, measured, kept, used again or replaced.</summary>
 internal static class ClaspEndpoints
 {
-    public static void MapClasp(this IEndpointRouteBuilder routes) =>
-        routes.MapPut("/api/jobs/{id:long}/clasp/keep", Keep).WithName("keepClasp").WithTags("clasp").WithSummary("Keeps the band's own clasp.")
+    public static void MapClasp(this IEndpointRouteBuilder routes)
+    {
+        routes.MapGet("/api/clasp-key", Key).WithName("claspKey").WithTags("clasp").WithSummary("The visual key: from what is seen to the kind of clasp.");
+        var clasp = routes.MapGroup("/api/jobs/{id:long}/clasp").WithTags("clasp");
+        clasp.MapGet("", Sheet).WithName("claspSheet").WithSummary("What is known of the clasp, and what could replace it.")
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        clasp.MapPut("/seen", See).WithName("seeClasp").WithSummary("What is seen of the clasp.").ProducesProblem(StatusCodes.Status409Conflict);
+        clasp.MapPut("/keep", Keep).WithName("keepClasp").WithSummary("Keeps the band's own clasp.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        clasp.MapPut("/other", Replace).WithName("replaceClasp").WithSummary("Another clasp goes on; it is reserved, or put on the list to be ordered.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        clasp.MapGet("/offers", Offers).WithName("claspOffers").WithSummary("What suppliers offer for the band's end as measured.")
+            .ProducesProblem(StatusCodes.Status409Conflict);
+        clasp.MapPost("/offers", TakeOffer).WithName("takeOffer").WithSummary("Puts an offer on the shop's list, so that it can be chosen.")
+            .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status502BadGateway);
+        clasp.MapPut("/own-parts", Inspect).WithName("inspectOwnPart").WithSummary("An own part, inspected: used again or replaced.")
+            .ProducesProblem(StatusCodes.Status409Conflict);
+        clasp.MapDelete("/own-parts/{kind}", Forget).WithName("forgetOwnPart").WithSummary("Takes an inspection back.").ProducesValidationProblem();
+        clasp.MapPut("/own-parts/replacement", TakeInstead).WithName("replaceOwnPart").WithSummary("What replaces an own part: reserved, or to be ordered.")
+            .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+    }
+
+    private static ClaspKeyWire Key() => new(
+        [.. ClaspKey.Steps.Select(s => new KeyStepWire(s.Question, s.Asks, s.Yes.Ask, s.Yes.Kind, s.No.Ask, s.No.Kind))],
+        [.. Enum.GetValues<ClaspKind>().Select(k => new ClaspKindWire(k, ClaspWords.Of(k)))]);
+
+    private static ClaspSheetWire Sheet(long id, ShopFile shop)
+    {
+        using var work = shop.Look();
+        return ClaspSheetWire.Read(work, JobFile.Read(work, id));
+    }
+
+    private static ClaspSheetWire See(long id, ClaspSeenWire seen, ShopFile shop)
+    {
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustNotBeOnTheBench();
+        JobClasps.Set(work, id, file.Clasp with
+        {
+            Kind = seen.Kind,
+            Pierced = seen.Pierced,
+            Notched = seen.Notched,
+            OtherPlain = seen.OtherPlain,
+            Fit = seen.Fit,
+            SwapEnds = seen.SwapEnds && seen is { Notched: true, OtherPlain: true },
+        });
+        var sheet = ClaspSheetWire.Read(work, JobFile.Read(work, id));
+        work.Keep();
+        return sheet;
+    }
 
     private static JobWire Keep(long id, ShopFile shop, TimeProvider clock)
     {
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
-        file.MustBeOpen();
-        if (file.Band is not { } band)
+        if (file.OtherClasp is null)
+            file.MustBeOpen();
+        else
+            file.MustNotBeOnTheBench();
+        if (file.OwnClaspBand is not { } band)
             throw RefusedException.Conflict("Choose a band first; its clasp is looked at then.");
-        if (file.Job.ClaspKeptAt is null)
+        if (file.OtherClasp is not null)
+        {
+            PartsTaken.Leave(work, id, PartsTaken.ForClasp);
+            JobClasps.Set(work, id, file.Clasp with { PartId = null });
+            Plans.Drop(work, id);
+        }
+        if (file.Job.ClaspKeptAt is null || file.OtherClasp is not null)
         {
             Storage.Jobs.KeepClasp(work, id, clock.GetUtcNow());
             Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Clasp, $"Clasp kept: {band.ClaspName}.");
         }
+        return Answer(work, id, clock);
+    }
+
+    private static JobWire Replace(long id, OtherClaspWire choice, ShopFile shop, TimeProvider clock)
+    {
+        var refusals = new Refusals();
+        var signedBy = refusals.Text("$.consentSignedBy", choice.ConsentSignedBy, 80, required: false);
+        refusals.ThrowIfAny();
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustNotBeOnTheBench();
+        if (file.ClaspBench(work) is not { } bench)
+            throw RefusedException.Conflict("Choose a band first; its clasp is looked at then.");
+        if (Parts.Find(work, choice.PartId) is not { Part.Clasp: not null } part)
+            throw RefusedException.NotFound($"There is no clasp with number {choice.PartId} on the list.");
+        var judged = bench.Judge(part.Part).Judgement;
+        if (judged.Verdict == Verdict.No)
+            throw RefusedException.Conflict($"{part.Part.Name} does not go on: {judged.Rules.First(r => r.Verdict == Verdict.No).Says}");
+        Consent(work, file, judged, signedBy, clock.GetUtcNow());
+        JobClasps.Set(work, id, file.Clasp with { PartId = part.Id });
+        Plans.Drop(work, id);
+        var isReserved = Take(work, file, PartsTaken.ForClasp, part, 1);
+        Storage.Jobs.KeepClasp(work, id, clock.GetUtcNow());
+        Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Clasp,
+            $"Clasp replaced: {part.Part.Name}, {part.Part.Article}, {(isReserved ? "reserved" : "to be ordered")}.");
+        return Answer(work, id, clock);
+    }
+
+    private static async Task<ClaspOffersWire> Offers(long id, ShopFile shop, SupplierCalls suppliers, CancellationToken cancellation)
+    {
+        PartWish? wish;
+        using (var work = shop.Look())
+            wish = ClaspSheetWire.WishOf(JobFile.Read(work, id));
+        if (wish is null)
+            throw RefusedException.Conflict("Say what kind of clasp it is first.");
+        if (wish.Missing is { } missing)
+            throw RefusedException.Conflict($"Measure {missing} first; it is never taken from the lug width.");
+        var answer = await suppliers.Search(wish, cancellation);
+        using var look = shop.Look();
+        var bench = JobFile.Read(look, id).ClaspBench(look)!;
+        return new ClaspOffersWire(
+            [
+                .. bench.Rank(answer.Parts.Select(p => p.Part)).Select(c => ClaspCandidateWire.Of(
+                    c, Parts.Find(look, c.Part.Article), bench.Target, isChosen: false, answer.Parts.First(p => p.Part.Article == c.Part.Article).Available)),
+            ],
+            answer.Trouble);
+    }
+
+    private static async Task<ClaspSheetWire> TakeOffer(long id, OfferChoiceWire choice, ShopFile shop, SupplierCalls suppliers, CancellationToken cancellation)
+    {
+        using (var look = shop.Look())
+            JobFile.Read(look, id).MustBeOpen();
+        var part = await suppliers.Find(choice.Article, cancellation);
+        using var work = shop.Begin();
+        Parts.Set(work, part);
+        var sheet = ClaspSheetWire.Read(work, JobFile.Read(work, id));
+        work.Keep();
+        return sheet;
+    }
+
+    private static ClaspSheetWire Inspect(long id, InspectedWire inspected, ShopFile shop, TimeProvider clock)
+    {
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustBeOpen();
+        var part = new OwnPart(inspected.Kind, inspected.Straight, inspected.Springy, inspected.Unworn);
+        OwnParts.Set(work, id, part);
+        if (part.IsReused)
+            PartsTaken.Leave(work, id, ClaspSheetWire.UseOf(part.Kind));
+        Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Clasp, $"{char.ToUpperInvariant(part.Name[0])}{part.Name[1..]}: {part.Says}");
+        var sheet = ClaspSheetWire.Read(work, JobFile.Read(work, id));
+        work.Keep();
+        return sheet;
+    }
+
+    private static ClaspSheetWire Forget(long id, string kind, ShopFile shop)
+    {
+        var refusals = new Refusals();
+        var which = refusals.Choice<OwnPartKind>("$.kind", kind);
+        refusals.ThrowIfAny();
+        using var work = shop.Begin();
+        JobFile.Read(work, id).MustBeOpen();
+        OwnParts.Drop(work, id, which!.Value);
+        PartsTaken.Leave(work, id, ClaspSheetWire.UseOf(which.Value));
+        var sheet = ClaspSheetWire.Read(work, JobFile.Read(work, id));
+        work.Keep();
+        return sheet;
+    }
+
+    private static ClaspSheetWire TakeInstead(long id, ReplacementWire choice, ShopFile shop, TimeProvider clock)
+    {
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustBeOpen();
+        if (OwnParts.Of(work, id).FirstOrDefault(p => p.Kind == choice.Kind) is not { IsReused: false } own)
+            throw RefusedException.Conflict("Only an own part that is not used again is replaced; inspect it first.");
+        if (Parts.Find(work, choice.PartId) is not { } part)
+            throw RefusedException.NotFound($"There is no part with number {choice.PartId} on the list.");
+        var isReserved = Take(work, file, ClaspSheetWire.UseOf(choice.Kind), part, own.Pieces);
+        Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Clasp,
+            $"Instead of the {own.Name}: {own.Pieces} {part.Part.Name}, {part.Part.Article}, {(isReserved ? "reserved" : "to be ordered")}.");
+        var sheet = ClaspSheetWire.Read(work, JobFile.Read(work, id));
+        work.Keep();
+        return sheet;
+    }
+
+    /// <summary>Takes a part for the job; what is not there goes on the list to be ordered, by the figures it was chosen by.</summary>
+    private static bool Take(ShopWork work, JobFile file, string use, StoredPart part, int count)
+    {
+        if (PartsTaken.Take(work, file.Job.Id, use, part.Id, count))
+            return true;
+        Orders.AddLine(work, part.Id, count, part.Part.Measured, file.Job.Id);
+        return false;
+    }
+
+    /// <summary>Work that cannot be undone waits for the owner's written consent, recorded with what it is for.</summary>
+    private static void Consent(ShopWork work, JobFile file, Judgement judged, string signedBy, DateTimeOffset at)
+    {
+        var words = string.Join("; ", judged.Rules.SelectMany(r => r.Work).Where(w => !w.Reversible).Select(w => w.What));
+        var band = file.Stock!.Id;
+        if (words.Length == 0
+            || Consents.Of(work, file.Job.Id, ConsentTopic.Clasp) is { } given && given.BandId == band && given.Work == words && signedBy.Length == 0)
+            return;
+        if (signedBy.Length == 0)
+        {
+            throw new RefusedException(StatusCodes.Status400BadRequest, "This clasp asks for work that cannot be undone.", new Dictionary<string, string[]>
+            {
+                ["$.consentSignedBy"] = [$"Enter who signed the consent to: {words}."],
+            });
+        }
+        Consents.Set(work, file.Job.Id, new Consent(band, words, signedBy, at), ConsentTopic.Clasp);
+        Log.Write(work, file.Job.Id, at, file.Job.TakenInBy, Station.Clasp, $"Written consent by {signedBy}: {words}.");
+    }
+
+    private static JobWire Answer(ShopWork work, long id, TimeProvider clock)
+    {
         var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
         work.Keep();
         return job;

@@ -54,6 +54,15 @@ internal sealed class Refusals
         return text;
     }
 
+    /// <summary>Reads a fitter's initials, 1 to 4 letters.</summary>
+    public string Initials(string path, string? typed)
+    {
+        var by = (typed ?? "").Trim().ToUpperInvariant();
+        if (by.Length is < 1 or > 4 || !by.All(char.IsLetter))
+            Add(path, $"{NameOf(path)} is “{typed}”; allowed are the fitter's initials, 1 to 4 letters.");
+        return by;
+    }
+
     /// <summary>Reads a length as typed; empty means that it is not known.</summary>
     public Length? Typed(string path, string? typed, AllowedLength allowed, string? name = null)
     {

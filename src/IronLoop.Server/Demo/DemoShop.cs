@@ -23,8 +23,7 @@ internal static class DemoShop
         using var work = shop.Begin();
         if (Clients.Count(work) > 0)
             return;
-        foreach (var bar in DemoBands.Bars)
-            SpringBars.Set(work, bar);
+        DemoParts.Fill(work, clock.GetUtcNow().AddDays(-30));
         new CaliperSource(CaliperKind.StandIn).Settle(work);
         var day = new DemoDay(work, clock, DemoBands.Stock.ToDictionary(b => b.Article, b => Bands.Add(work, b)));
 
@@ -63,7 +62,8 @@ internal static class DemoShop
 
         // A bracelet with no length between tight and loose.
         var between = day.TakeIn("Ketil Orrel", "boat shed", "Pellmarsh chronograph", Request.TakeLinksOut, "Never right: tight in the morning or it turns over.", 5, -1, "TB");
-        day.Gauge(between, Figures("22", Attachment.SpringBarDrilled, "51.0", "174", WearPreference.Snug, "46.8", "4.0"));
+        day.Gauge(between, Figures("22", Attachment.SpringBarDrilled, "51.0", "174", WearPreference.Snug, "46.8", "4.0")
+            .With(GaugedFigure.ClaspEnd, Length.FromMillimetres(18)).With(GaugedFigure.EndBore, Length.FromMillimetres(1.65m)));
         day.ChooseOwn(between, DemoBands.BetweenSizes);
 
         day.Sees(between, (DamagePlace.Clasp, DamageKind.StiffClasp, ""), (DamagePlace.LugSixRight, DamageKind.Dent, "old"), (DamagePlace.BandSix, DamageKind.Dirt, ""));

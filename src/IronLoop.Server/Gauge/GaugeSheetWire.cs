@@ -18,7 +18,36 @@ internal sealed record ReadingWire(long Id, Length Mm, string Text, bool ByLine,
 /// <param name="Question">Why it is questioned.</param>
 internal sealed record GaugeLineWire(
     GaugedFigure Figure, string Name, GaugedOf Of, bool Wanted, string Jaws, IReadOnlyList<ReadingWire> Readings, FigureWire? Value, string? Spread,
-    string? Question, bool Stands);
+    string? Question, bool Stands)
+{
+    /// <summary>The line of a figure.</summary>
+    public static GaugeLineWire Read(
+        FigureKind kind, Figures figures, Head? head, IReadOnlyList<GaugedFigure> wanted, long jobId, IReadOnlyList<StoredReading> readings)
+    {
+        var assumed = kind.Figure switch
+        {
+            GaugedFigure.BarToBar => head?.BarToBar,
+            GaugedFigure.BarRise => head?.BarRise,
+            GaugedFigure.BandThickness => figures.Bracelet?.Thickness ?? OwnBracelet.AssumedThickness,
+            GaugedFigure.BandWidth => figures.Bracelet?.Width,
+            _ => (Length?)null,
+        };
+        return new GaugeLineWire(
+            kind.Figure,
+            kind.Name,
+            kind.Of,
+            wanted.Contains(kind.Figure),
+            kind.Jaws,
+            [.. readings.Select(r => new ReadingWire(r.Id, r.Length, r.Length.ToHundredths(), r.ByLine, r.JobId != jobId))],
+            ValueOf(figures[kind.Figure] ?? assumed, figures[kind.Figure] is null),
+            readings.Count > 1 ? figures.Read[kind.Figure].Spread.ToHundredths() : null,
+            GaugeSheet.Question(figures, kind.Figure),
+            figures.Stands?.Contains(kind.Figure) == true);
+    }
+
+    private static FigureWire? ValueOf(Length? length, bool assumed) =>
+        FigureWire.Of(length, assumed) is { } value ? value with { Text = value.Mm.ToHundredths() } : null;
+}
 
 /// <summary>The needed length by one way.</summary>
 internal sealed record WayWire(Way Way, double NeededMm, double SigmaMm, bool Disagrees);
@@ -62,7 +91,7 @@ internal sealed record GaugeSheetWire(
         var head = figures.Head;
         var note = Wrists.NoteOf(work, job.Id);
         return new GaugeSheetWire(
-            [.. FigureKind.All.Select(kind => Line(kind, figures, head, wanted, job.Id, [.. readings[kind.Figure]]))],
+            [.. FigureKind.All.Where(k => k.Of != GaugedOf.Clasp).Select(kind => GaugeLineWire.Read(kind, figures, head, wanted, job.Id, [.. readings[kind.Figure]]))],
             figures.Attachment,
             figures.CaseShape,
             figures.Family,
@@ -77,33 +106,6 @@ internal sealed record GaugeSheetWire(
             GaugeSheet.KeepsBand(job.Request),
             OwnBraceletWire.Of(figures));
     }
-
-    private static GaugeLineWire Line(
-        FigureKind kind, Figures figures, Head? head, IReadOnlyList<GaugedFigure> wanted, long jobId, IReadOnlyList<StoredReading> readings)
-    {
-        var assumed = kind.Figure switch
-        {
-            GaugedFigure.BarToBar => head?.BarToBar,
-            GaugedFigure.BarRise => head?.BarRise,
-            GaugedFigure.BandThickness => figures.Bracelet?.Thickness ?? OwnBracelet.AssumedThickness,
-            GaugedFigure.BandWidth => figures.Bracelet?.Width,
-            _ => (Length?)null,
-        };
-        return new GaugeLineWire(
-            kind.Figure,
-            kind.Name,
-            kind.Of,
-            wanted.Contains(kind.Figure),
-            kind.Jaws,
-            [.. readings.Select(r => new ReadingWire(r.Id, r.Length, r.Length.ToHundredths(), r.ByLine, r.JobId != jobId))],
-            Value(figures[kind.Figure] ?? assumed, figures[kind.Figure] is null),
-            readings.Count > 1 ? figures.Read[kind.Figure].Spread.ToHundredths() : null,
-            GaugeSheet.Question(figures, kind.Figure),
-            figures.Stands?.Contains(kind.Figure) == true);
-    }
-
-    private static FigureWire? Value(Length? length, bool assumed) =>
-        FigureWire.Of(length, assumed) is { } value ? value with { Text = value.Mm.ToHundredths() } : null;
 
     private static WaysWire? WaysOf(ThreeWays? ways) => ways is null ? null : new WaysWire(
         [.. ways.Ways.Select(w => new WayWire(

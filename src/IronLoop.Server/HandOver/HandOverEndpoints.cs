@@ -41,7 +41,7 @@ internal static class HandOverEndpoints
         return new HandOverSheet(
             WhatWasDone.Say(file),
             LoopSheet.Of(file).FinalFigures,
-            [.. (closed ? Bags.Of(work, id) : Expected(file)).Select(l => new BagLineWire(l.What, l.Count))],
+            [.. (closed ? Bags.Of(work, id) : Expected(work, file)).Select(l => new BagLineWire(l.What, l.Count))],
             file.Progress.Done(Station.Bench) && !closed,
             closed);
     }
@@ -52,16 +52,15 @@ internal static class HandOverEndpoints
         var file = JobFile.Read(work, id);
         file.MustBeOpen();
         file.MustNotBeReferred();
+        file.MustNotWait();
         var open = Enum.GetValues<Station>().Where(s => s != Station.HandOver && !file.Progress.Done(s)).ToList();
         if (open.Count > 0)
             throw RefusedException.Conflict($"Not ready to hand over. {file.Progress.Says(open[0])}");
 
         var refusals = new Refusals();
         var note = refusals.Text("$.note", counted.Note, TakeIn.TakeInWire.LongestWords, required: false);
-        var by = (counted.By ?? "").Trim().ToUpperInvariant();
-        if (by.Length is < 1 or > 4 || !by.All(char.IsLetter))
-            refusals.Add("$.by", $"by is “{counted.By}”; allowed are the fitter's initials, 1 to 4 letters.");
-        var expected = Expected(file);
+        var by = refusals.Initials("$.by", counted.By);
+        var expected = Expected(work, file);
         foreach (var line in expected)
         {
             var found = counted.Counted.Where(c => c.What == line.What).Sum(c => (long)c.Count);
@@ -75,6 +74,7 @@ internal static class HandOverEndpoints
         var now = clock.GetUtcNow();
         if (file.Stock is { OwnerClientId: null } stock && !Bands.BookOut(work, stock.Id))
             throw RefusedException.Conflict($"{stock.Name} is no longer in stock; correct the stock first.");
+        PartsTaken.BookOut(work, id, now, by);
         Bags.Fill(work, id, expected);
         var bag = expected.Count == 0 ? "Nothing for the bag." : $"In the bag: {string.Join(", ", expected.Select(l => $"{l.Count} {l.What}"))}.";
         Log.Write(work, id, now, by, Station.HandOver,
@@ -85,6 +85,13 @@ internal static class HandOverEndpoints
         return job;
     }
 
-    private static IReadOnlyList<BagLine> Expected(JobFile file) =>
-        file.Plan is { } plan && file.Band is { Links: not null } band ? Bag.Of(plan.Arrangement, band.Spares) : [];
+    /// <summary>What the bag must hold: links and fasteners that came out, and own parts that were replaced.</summary>
+    private static List<BagLine> Expected(ShopWork work, JobFile file) =>
+    [
+        .. file.Plan is { } plan && file.Band is { Links: not null } band ? Bag.Of(plan.Arrangement, band.Spares) : [],
+        .. OwnPart.Replaced(OwnParts.Of(work, file.Job.Id)),
+        .. file is { OtherClasp: not null, OwnClaspBand: { } own, Stock.OwnerClientId: not null } && OwnParts.Of(work, file.Job.Id).All(p => p.Kind != OwnPartKind.Clasp || p.IsReused)
+            ? (BagLine[])[new BagLine($"old clasp: {own.ClaspName}", 1)]
+            : [],
+    ];
 }

@@ -11,10 +11,14 @@ internal static class WhatWasDone
         if (file.Stock is not { } stock)
             return "Nothing was done yet.";
         var did = new List<string> { stock.OwnerClientId is null ? $"{stock.Name} fitted." : $"Own band, {stock.Name}." };
+        if (file.OtherClasp is { } other)
+            did.Add($"{other.Part.Name} put on instead of the {file.OwnClaspBand!.ClaspName}.");
+        if (file.Clasp.SwapEnds)
+            did.Add("The band’s ends swapped.");
         if (file.Plan is not { } plan)
-            return did[0];
+            return string.Join(' ', did);
         if (file.Holed is { } holed)
-            return $"{did[0]} Closed in {holed.Place} {plan.Arrangement.Position + 1} of {holed.Holes}.";
+            return $"{string.Join(' ', did)} Closed in {holed.Place} {plan.Arrangement.Position + 1} of {holed.Holes}.";
         foreach (var side in (Side[])[Side.Twelve, Side.Six])
         {
             foreach (var (fate, word) in ((LinkFate, string)[])[(LinkFate.Leaves, "taken out of"), (LinkFate.Joins, "put into")])

@@ -44,11 +44,11 @@ internal static class SpringBarEndpoints
             using var work = shop.Look();
             return All(work);
         }).WithName("springBars").WithTags("match").WithSummary("The spring bars in stock.");
-        routes.MapPut("/api/spring-bars", (SpringBarSheet sheet, ShopFile shop) =>
+        routes.MapPut("/api/spring-bars", (SpringBarSheet sheet, ShopFile shop, TimeProvider clock) =>
         {
             var bar = sheet.Read();
             using var work = shop.Begin();
-            SpringBars.Set(work, bar);
+            SpringBars.Set(work, bar, clock.GetUtcNow());
             var all = All(work);
             work.Keep();
             return all;

@@ -13,8 +13,14 @@ internal sealed class JobFile
 {
     private readonly Lazy<IReadOnlyList<BenchStep>> _steps;
 
-    private JobFile(Job job, Figures figures, StockBand? stock, StoredPlan? plan, IReadOnlySet<string> ticks, House house, PullThroughWay way)
+    private JobFile(
+        Job job, Figures figures, StockBand? stock, StoredPlan? plan, IReadOnlySet<string> ticks, House house, PullThroughWay way, JobClasp clasp,
+        IReadOnlyList<PartTaken> taken)
     {
+        (OwnClaspBand, Clasp, Taken) = (stock?.Band, clasp, taken);
+        OtherClasp = clasp.PartId is { } other ? taken.FirstOrDefault(t => t.Use == PartsTaken.ForClasp && t.Part.Id == other)?.Part : null;
+        if (stock is not null && OtherClasp is { Part.Clasp: { } replacing } part)
+            stock = stock with { Band = ClaspOnBand.With(stock.Band, part.Part.Name, replacing) };
         // The layers of a band pulled through lie under the head: everything that is computed here knows it raised.
         (Job, Figures, Stock, Plan, Ticks, House, Way) =
             (job, figures with { Raise = stock?.Band.Raise(way) ?? Length.Zero }, stock, plan, ticks, house, way);
@@ -34,7 +40,36 @@ internal sealed class JobFile
 
     public Figures Figures { get; }
 
+    /// <summary>The band chosen, with the clasp that goes on it.</summary>
     public StockBand? Stock { get; }
+
+    /// <summary>The band with its own clasp.</summary>
+    public Band? OwnClaspBand { get; }
+
+    /// <summary>What was seen of the clasp and decided about it.</summary>
+    public JobClasp Clasp { get; }
+
+    /// <summary>The clasp that goes on instead of the band's own.</summary>
+    public StoredPart? OtherClasp { get; }
+
+    /// <summary>What the job takes of the parts in stock.</summary>
+    public IReadOnlyList<PartTaken> Taken { get; }
+
+    /// <summary>The kind of the band's own clasp: as seen, else as its name says.</summary>
+    public ClaspKind? ClaspKind => Clasp.Kind ?? (OwnClaspBand is { } band ? ClaspWords.KindOf(band.ClaspName) : null);
+
+    /// <summary>What clasps are judged by here; null while no band is chosen.</summary>
+    public ClaspBench? ClaspBench(ShopWork work) => OwnClaspBand is not { } band || Stock is not { } stock ? null : new ClaspBench(
+        band, BandEnd(stock, band), Figures.Target(band.PivotHeight), Figures.BareHead,
+        [.. Parts.All(work, Core.Stock.PartKind.Pin).Where(p => p.Count.Free > 0).Select(p => p.Part.Pin!)], House.Limits, Clasp.Fit);
+
+    /// <summary>The band's clasp end: as gauged, and as it was seen.</summary>
+    public BandEndFacts BandEnd(StockBand stock, Band band) => ClaspSheet.End(band, Figures, stock.Finish, stock.Colour) with
+    {
+        Pierced = Clasp.Pierced,
+        NotchedEnd = Clasp.Notched,
+        OtherEndPlain = Clasp.OtherPlain,
+    };
 
     public Band? Band => Stock?.Band;
 
@@ -61,7 +96,11 @@ internal sealed class JobFile
         Steps.Count,
         Job.ClosedAt is not null,
         Job.ReferredAt is not null,
-        Job.Request);
+        Job.Request)
+    {
+        OtherClasp = OtherClasp?.Part.Name,
+        Awaited = [.. Taken.Where(t => t is { IsReserved: false, BookedAt: null }).Select(t => $"{t.Count} {t.Part.Part.Name}, {t.Part.Part.Article}")],
+    };
 
     private static Length UsualPivotHeight => Length.FromMillimetres(1.75m);
 
@@ -77,7 +116,9 @@ internal sealed class JobFile
             Plans.Find(work, id),
             BenchTicks.Of(work, id),
             HouseOf(work),
-            job.Way);
+            job.Way,
+            JobClasps.Of(work, id),
+            PartsTaken.Of(work, id));
     }
 
     /// <summary>The shop's spring bars and limits.</summary>
@@ -88,7 +129,7 @@ internal sealed class JobFile
     }
 
     /// <summary>The job as it would be with a band, before any commitment.</summary>
-    public JobFile Trying(StockBand stock, PullThroughWay way) => new(Job, Figures, stock, null, Ticks, House, way);
+    public JobFile Trying(StockBand stock, PullThroughWay way) => new(Job, Figures, stock, null, Ticks, House, way, new JobClasp(), []);
 
     /// <summary>The arrangement the job stands in: as stored, else as the planner recommends; null while figures are missing.</summary>
     public Arrangement? Arrangement() => Plan?.Arrangement ?? Planned();
@@ -112,6 +153,13 @@ internal sealed class JobFile
             throw RefusedException.Conflict($"Job {Job.Id} is handed over and in the log; it cannot be changed.");
     }
 
+    /// <summary>Refuses to go on while parts are awaited.</summary>
+    public void MustNotWait()
+    {
+        if (Progress.Awaited is { Count: > 0 } awaited)
+            throw RefusedException.Conflict($"Still awaited: {string.Join(", ", awaited)}.");
+    }
+
     /// <summary>Refuses a change of band or plan once bench work has begun.</summary>
     public void MustNotBeOnTheBench()
     {
@@ -128,11 +176,22 @@ internal sealed class JobFile
             throw RefusedException.Conflict("This job is referred to a watchmaker; take it back at Take-in before working on it.");
     }
 
+    /// <summary>The work on the clasp: another goes on, or the band's ends are swapped.</summary>
+    private IReadOnlyList<PieceOfWork> ClaspWork(StockBand stock)
+    {
+        if (OwnClaspBand is not { } band)
+            return [];
+        var end = BandEnd(stock, band);
+        if (OtherClasp?.Part is { Clasp: { } other } part)
+            return Core.Jobs.ClaspWork.Replace(ClaspKind, other.Facts.Kind, part.Name, ClaspToBand.Judge(end, other.Facts, House.Limits, Clasp.Fit), Clasp.SwapEnds);
+        return Clasp.SwapEnds && OpenLookRule.Judge(end) is { } look ? look.Work : [];
+    }
+
     private IReadOnlyList<BenchStep> MakeSteps()
     {
         if (Plan is not { AgreedAt: not null } plan || Stock is not { } stock || Figures.Attachment is not { } attachment)
             return [];
-        var work = MatchBand.Judge(Figures, stock.Band, Way, House).Rules.SelectMany(r => r.Work).ToList();
+        var work = MatchBand.Judge(Figures, stock.Band, Way, House).Rules.SelectMany(r => r.Work).Concat(ClaspWork(stock)).ToList();
         if (stock.Band.Clasp is { } clasp)
             return BenchSteps.Of(attachment, clasp, plan.Arrangement, stock.OwnerClientId is null, work);
         if (Holed is not { } holed)

@@ -25,12 +25,14 @@ internal static class RackEndpoints
         var sought = (words ?? "").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Take(8).ToArray();
         using var work = shop.Look();
         var today = clock.Today();
+        var (waiting, come) = PartsTaken.OnTheRack(work);
         return [.. Storage.Jobs.Open(work, sought, string.IsNullOrEmpty(by) ? null : by).Select(job =>
         {
             var progress = JobFile.Read(work, job.Id).Progress;
             return new TagWire(
                 job.Id, job.Client.Name, job.WatchName, job.Promised, job.Promised < today, job.Promised == today,
-                progress.Next, Enum.GetValues<Station>().Count(progress.Done), job.ReferredAt is not null, job.TakenInBy);
+                progress.Next, Enum.GetValues<Station>().Count(progress.Done), job.ReferredAt is not null, job.TakenInBy,
+                waiting.Contains(job.Id), come.Contains(job.Id) && progress.StepsDone == 0);
         })];
     }
 

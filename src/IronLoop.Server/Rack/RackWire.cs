@@ -6,7 +6,10 @@ using IronLoop.Storage;
 namespace IronLoop.Server.Rack;
 
 /// <summary>A tag on the rack.</summary>
-internal sealed record TagWire(long Id, string Client, string Watch, DateOnly Promised, bool Late, bool Today, Station Next, int StationsDone, bool Referred, string By);
+/// <param name="Waits">Whether the job waits for parts.</param>
+/// <param name="PartsIn">Whether the parts it waited for have come, and nobody has begun with them.</param>
+internal sealed record TagWire(
+    long Id, string Client, string Watch, DateOnly Promised, bool Late, bool Today, Station Next, int StationsDone, bool Referred, string By, bool Waits, bool PartsIn);
 
 /// <summary>A figure that was gauged or is assumed.</summary>
 internal sealed record FigureWire(Length Mm, string Text, string Inches, bool Assumed)
@@ -49,6 +52,8 @@ internal sealed record JobWire(
     FiguresWire Figures,
     BandWire? Band,
     bool ClaspKept,
+    string? OtherClasp,
+    IReadOnlyList<string> Awaited,
     bool PlanAgreed,
     int StepsDone,
     int Steps)
@@ -86,6 +91,8 @@ internal sealed record JobWire(
                 figures.Missing(job.Request)),
             file.Stock is { } stock ? BandWire.Of(stock) : null,
             progress.ClaspKept,
+            progress.OtherClasp,
+            progress.Awaited,
             progress.PlanAgreed,
             progress.StepsDone,
             progress.Steps);

@@ -34,12 +34,10 @@ internal sealed record TakeInWire(
             Watch = refusals.Text("$.watch", Watch, LongestName, required: true),
             Contact = refusals.Text("$.contact", Contact, LongestName, required: false),
             Words = refusals.Text("$.words", Words, LongestWords, required: false),
-            By = (By ?? "").Trim().ToUpperInvariant(),
+            By = refusals.Initials("$.by", By),
         };
         if (!string.IsNullOrWhiteSpace(Price) && !Money.TryParse(Price, out _))
             refusals.Add("$.price", Money.Refuse(Price));
-        if (clean.By.Length is < 1 or > 4 || !clean.By.All(char.IsLetter))
-            refusals.Add("$.by", $"by is “{By}”; allowed are the fitter's initials, 1 to 4 letters.");
         if (Promised < earliest || Promised > earliest.AddYears(3))
             refusals.Add("$.promised", $"promised is {Promised:yyyy-MM-dd}; allowed is {earliest:yyyy-MM-dd} to {earliest.AddYears(3):yyyy-MM-dd}.");
         refusals.ThrowIfAny("The job cannot be taken in like this.");

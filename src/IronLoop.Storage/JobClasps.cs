@@ -1,0 +1,37 @@
+using IronLoop.Core.Matching;
+
+namespace IronLoop.Storage;
+
+/// <summary>What was seen of a job's clasp and decided about it.</summary>
+/// <param name="Kind">What it is by the key; null when nobody looked.</param>
+/// <param name="Pierced">Whether a strap's end has its hole.</param>
+/// <param name="Notched">Whether the end that shows when it is open is notched.</param>
+/// <param name="OtherPlain">Whether the other end is plain and otherwise alike.</param>
+/// <param name="Fit">How an opened hole is to hold its bar.</param>
+/// <param name="SwapEnds">Whether the two ends are swapped.</param>
+/// <param name="PartId">The clasp that goes on instead; null when the band's own is kept.</param>
+public sealed record JobClasp(
+    ClaspKind? Kind = null, bool? Pierced = null, bool? Notched = null, bool? OtherPlain = null, BarFit? Fit = null, bool SwapEnds = false, long? PartId = null);
+
+/// <summary>The jobs' clasps.</summary>
+public static class JobClasps
+{
+    /// <summary>That of a job; nothing seen or decided when there is none.</summary>
+    public static JobClasp Of(ShopWork work, long jobId) =>
+        work.Query("SELECT * FROM job_clasp WHERE job_id = $job",
+            row => new JobClasp(
+                row.MaybeText("kind") is null ? null : row.Choice<ClaspKind>("kind"), row.Maybe("pierced", Columns.Yes), row.Maybe("notched", Columns.Yes),
+                row.Maybe("other_plain", Columns.Yes), row.MaybeText("bar_fit") is null ? null : row.Choice<BarFit>("bar_fit"), row.Yes("swap_ends"),
+                row.Maybe("part_id", Columns.Number)),
+            ("$job", jobId)).SingleOrDefault() ?? new JobClasp();
+
+    /// <summary>Stores it in place of what was known.</summary>
+    public static void Set(ShopWork work, long jobId, JobClasp clasp) =>
+        work.Execute(
+            """
+            INSERT OR REPLACE INTO job_clasp (job_id, kind, pierced, notched, other_plain, bar_fit, swap_ends, part_id)
+            VALUES ($job, $kind, $pierced, $notched, $plain, $fit, $swap, $part)
+            """,
+            ("$job", jobId), ("$kind", clasp.Kind), ("$pierced", clasp.Pierced), ("$notched", clasp.Notched), ("$plain", clasp.OtherPlain),
+            ("$fit", clasp.Fit), ("$swap", clasp.SwapEnds), ("$part", clasp.PartId));
+}
