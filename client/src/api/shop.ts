@@ -128,7 +128,6 @@ export function useJob(jobId: MaybeRefOrGetter<number>) {
       queryFn: () => answered(api.GET('/api/jobs/{id}/loop', path())),
     }),
     correct: change((body: TakeIn) => answered(api.PUT('/api/jobs/{id}/take-in', { ...path(), body }))),
-    keepClasp: change<void>(() => answered(api.PUT('/api/jobs/{id}/clasp/keep', path()))),
     arrange: reshape((body: ByHand) => answered(api.PUT('/api/jobs/{id}/size', { ...path(), body }))),
     backToPlan: reshape<void>(() => answered(api.DELETE('/api/jobs/{id}/size', path()))),
     agree: change<void>(() => answered(api.POST('/api/jobs/{id}/size/agree', path()))),

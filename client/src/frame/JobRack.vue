@@ -18,6 +18,8 @@ const tags = computed(() =>
     if (state.value === 'late') return t.late
     if (state.value === 'today') return t.today
     if (state.value === 'referred') return t.referred
+    if (state.value === 'waits') return t.waits
+    if (state.value === 'partsIn') return t.partsIn
     return state.value === '' || t.next === state.value
   }),
 )
@@ -39,6 +41,8 @@ const sought = computed(() => words.value !== '' || by.value !== '' || state.val
       <option value="late">Late</option>
       <option value="today">Today</option>
       <option value="referred">Referred</option>
+      <option value="waits">Waits for parts</option>
+      <option value="partsIn">Parts are in</option>
       <option v-for="s in stations" :key="s.station" :value="s.station">{{ s.name }}</option>
     </select>
     <select v-model="by" name="rackBy" aria-label="Fitter">
@@ -56,7 +60,12 @@ const sought = computed(() => words.value !== '' || by.value !== '' || state.val
       <li v-for="tag in tags" :key="tag.id">
         <router-link
           class="tag"
-          :class="{ late: tag.late, referred: tag.referred, here: String(tag.id) === route.params.id }"
+          :class="{
+            late: tag.late,
+            referred: tag.referred,
+            waits: tag.waits,
+            here: String(tag.id) === route.params.id,
+          }"
           :to="`/jobs/${tag.id}/${pathOf[tag.next]}`"
         >
           <span class="top">
@@ -70,6 +79,8 @@ const sought = computed(() => words.value !== '' || by.value !== '' || state.val
               {{ tag.late ? `late, ${asDay(tag.promised)}` : tag.today ? 'today' : asDay(tag.promised) }}
             </span>
           </span>
+          <span v-if="tag.waits">Waits for parts</span>
+          <span v-else-if="tag.partsIn" class="in">Parts are in</span>
         </router-link>
       </li>
     </ol>
@@ -138,8 +149,13 @@ ol {
   border-width: 2px;
   border-color: rgb(var(--v-theme-on-surface));
 }
-.tag.referred {
+.tag.referred,
+.tag.waits {
   border-style: dashed;
+}
+.in {
+  font-weight: 600;
+  color: rgb(var(--v-theme-primary));
 }
 .tag.here {
   border-color: rgb(var(--v-theme-primary));

@@ -4,10 +4,14 @@ import { useRoute } from 'vue-router'
 import CaliperSettings from './CaliperSettings.vue'
 import CatalogueView from './CatalogueView.vue'
 import LimitsView from './LimitsView.vue'
+import OrdersView from './OrdersView.vue'
+import PartsView from './PartsView.vue'
 import SpringBarsView from './SpringBarsView.vue'
 
 const parts = [
   { part: 'catalogue', title: 'Catalogue', view: CatalogueView },
+  { part: 'parts', title: 'Parts', view: PartsView },
+  { part: 'orders', title: 'Orders', view: OrdersView },
   { part: 'bars', title: 'Bars', view: SpringBarsView },
   { part: 'limits', title: 'Limits', view: LimitsView },
   { part: 'caliper', title: 'Caliper', view: CaliperSettings },

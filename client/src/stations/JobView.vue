@@ -14,6 +14,7 @@ import FourRulers from '../rulers/FourRulers.vue'
 import ConditionView from './take-in/ConditionView.vue'
 import BenchStation from './bench/BenchStation.vue'
 import ClaspStation from './clasp/ClaspStation.vue'
+import ClaspView from './clasp/ClaspView.vue'
 import BraceletMat from './gauge/BraceletMat.vue'
 import GaugeStation from './gauge/GaugeStation.vue'
 import GaugeView from './gauge/GaugeView.vue'
@@ -57,6 +58,8 @@ watch([id, station], () => {
   wide.value = false
 })
 const says = computed(() => job.value?.stations.find((s) => s.station === station.value)?.says)
+/** At Clasp the chart and the jaws take the rulers' place. */
+const measuring = computed(() => station.value === 'clasp' && ['measure', 'choose'].includes(part.value))
 const changeable = computed(
   () => station.value === 'size' && job.value?.closedAt === null && job.value.stepsDone === 0,
 )
@@ -111,6 +114,14 @@ function move(position: number) {
       <div v-if="!wide" class="view">
         <ConditionView v-if="station === 'takeIn'" :key="job.id" :job="job" />
         <GaugeView v-else-if="station === 'gauge'" :job-id="job.id" :figure="figure" :loop="loop" />
+        <ClaspView
+          v-else-if="station === 'clasp' && job.band"
+          :key="job.id"
+          :job-id="job.id"
+          :figure="figure"
+          :part="part"
+          :loop="loop"
+        />
         <div v-else-if="loop?.drawing" class="drawing">
           <LoopDrawing :drawing="loop.drawing" :temper="loop.rulers?.temper" />
         </div>
@@ -118,7 +129,7 @@ function move(position: number) {
           The loop is drawn here once lug-to-lug, wrist and wear preference are gauged.
         </p>
         <FourRulers
-          v-if="loop?.rulers && station !== 'takeIn' && station !== 'gauge'"
+          v-if="loop?.rulers && station !== 'takeIn' && station !== 'gauge' && !measuring"
           :rulers="loop.rulers"
         />
       </div>

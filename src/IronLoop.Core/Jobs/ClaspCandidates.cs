@@ -75,6 +75,7 @@ public sealed record ClaspBench(
     }
 
     private Length Amiss(ClaspCandidate candidate) => candidate.Effect is { } effect && Target is { } target
-        ? effect.Misfit + Length.Max((effect.Length - target.Length).Abs() - target.Tolerance, Length.Zero) + (effect.Adjusts ? effect.Shortfall : Length.Zero)
+        ? effect.Misfit + Length.Max((effect.Length - target.Length).Abs() - target.Tolerance, Length.Zero) + Length.FromMillimetres(effect.Wander)
+            + (effect.Adjusts ? effect.Shortfall : Length.Zero)
         : Length.FromMillimetres(1_000);
 }

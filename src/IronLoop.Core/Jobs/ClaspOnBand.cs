@@ -32,7 +32,7 @@ public static class ClaspOnBand
             var request = Sizing.Request(band, target);
             var plan = Planner.Recommend(request).Figures;
             return new ClaspEffect(
-                plan.Length, plan.OffCentreMillimetres, plan.Misfit, plan.Shortfall, plan.Tighter, plan.Looser, plan.LinksMoved, clasp.Positions > 1,
+                plan.Length, plan.OffCentreMillimetres, plan.WanderMillimetres, plan.Misfit, plan.Shortfall, plan.Tighter, plan.Looser, plan.LinksMoved, clasp.Positions > 1,
                 Reach.Of(request));
         }
         if (band.Holed(bareHead) is not { } holed)
@@ -40,7 +40,7 @@ public static class ClaspOnBand
         var fit = holed.Nearest(target);
         // A hole left each way is what a strap calls reserve.
         var shortfall = fit.HolesTighter > 0 && fit.HolesLooser > 0 ? Length.Zero : holed.Step;
-        return new ClaspEffect(fit.Length, 0, fit.Misfit, shortfall, fit.Tighter, fit.Looser, 0, holed.Holes > 1, holed.Reach());
+        return new ClaspEffect(fit.Length, 0, 0, fit.Misfit, shortfall, fit.Tighter, fit.Looser, 0, holed.Holes > 1, holed.Reach());
     }
 
     /// <summary>Whether a clasp's half lengths are known, so that a bracelet can be planned with it.</summary>

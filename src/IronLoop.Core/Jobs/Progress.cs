@@ -56,7 +56,7 @@ public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, 
         Station.Clasp => !BandChosen ? "Choose a band first; its clasp is looked at here."
             : Awaited.Count > 0 ? $"Waiting for {string.Join(", ", Awaited)}."
             : ClaspKept ? OtherClasp is { } other ? $"{other} goes on." : "The clasp is looked at and kept."
-            : "Look at the clasp the band closes with: keep it, or choose another.",
+            : "Look at its clasp: keep it, or choose another.",
         Station.Size => !BandChosen ? "Choose a band first."
             : Missing is { Count: > 0 } gaps ? $"The plan waits for: {string.Join(", ", gaps)}."
             : PlanAgreed ? "The plan is agreed and on the bench." : "Look the plan over, change what you like, and take it to the bench.",

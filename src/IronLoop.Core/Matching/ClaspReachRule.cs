@@ -1,3 +1,4 @@
+using System.Globalization;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Measuring;
 
@@ -6,6 +7,7 @@ namespace IronLoop.Core.Matching;
 /// <summary>What a clasp does to the fit: the best that can be made with it.</summary>
 /// <param name="Length">Length of the best loop.</param>
 /// <param name="OffCentre">Where its centre sits past the lowest point, positive toward the 6 side; nought where it is not judged.</param>
+/// <param name="Wander">What its centre misses the centre's tolerance by, in millimetres; nought where it is not judged.</param>
 /// <param name="Misfit">What it misses the wear window by.</param>
 /// <param name="Shortfall">What the reserve lacks, both ways together.</param>
 /// <param name="Tighter">Left to tighten.</param>
@@ -14,7 +16,7 @@ namespace IronLoop.Core.Matching;
 /// <param name="Adjusts">Whether it can be adjusted without tools for links.</param>
 /// <param name="Reach">All lengths that can be made with it.</param>
 public sealed record ClaspEffect(
-    Length Length, decimal OffCentre, Length Misfit, Length Shortfall, Length Tighter, Length Looser, int Moved, bool Adjusts, Reach Reach)
+    Length Length, decimal OffCentre, decimal Wander, Length Misfit, Length Shortfall, Length Tighter, Length Looser, int Moved, bool Adjusts, Reach Reach)
 {
     /// <summary>Whether a target lies between two lengths that can be made, and none can be worn.</summary>
     public bool IsBetweenSizes(FitTarget target) => Reach.GapAt(target.Length, target.Window) is { Below: not null, Above: not null };
@@ -49,6 +51,8 @@ public static class ClaspReachRule
         var off = (with.Length - target.Length).Abs();
         if (off > target.Tolerance)
             return new RuleVerdict(Name, Verdict.Compromise, $"Makes {with.Length.ToTenths()}, {off.ToTenths()} from what is wanted; it can be worn.{gaps}") { Figure = figure };
+        if (with.Wander > 0)
+            return new RuleVerdict(Name, Verdict.Compromise, string.Create(CultureInfo.InvariantCulture, $"Makes {with.Length.ToTenths()}, but its centre sits {Math.Abs(with.OffCentre):0.0} mm off.{gaps}")) { Figure = figure };
         if (!with.Adjusts)
             return new RuleVerdict(Name, Verdict.Fits, $"Makes {with.Length.ToTenths()}; it has no micro-adjust, so nothing is left for hot or cold days.{gaps}") { Figure = figure };
         return with.Shortfall > Length.Zero
@@ -58,9 +62,12 @@ public static class ClaspReachRule
                 $"Makes {with.Length.ToTenths()}, {with.Tighter.ToTenths()} left to tighten and {with.Looser.ToTenths()} to loosen.{gaps}") { Figure = figure };
     }
 
-    /// <summary>Whether the clasp closes a gap that the present one leaves: between two sizes with that, worn with this.</summary>
+    /// <summary>
+    /// Whether the clasp closes a gap that the present one leaves: between two sizes with that; with this a length that can be
+    /// worn, its centre where it should be.
+    /// </summary>
     public static bool Cures(ClaspEffect? with, ClaspEffect? present, FitTarget target) =>
-        with is { } cured && cured.Misfit == Length.Zero && present is { } before && before.IsBetweenSizes(target);
+        with is { } cured && cured.Reach.Holds(target.Length, target.Window) && present is { } before && before.IsBetweenSizes(target);
 
     private static string Gaps(ClaspEffect with, ClaspEffect? present) => (with.Reach.LargestGap, present?.Reach.LargestGap) switch
     {

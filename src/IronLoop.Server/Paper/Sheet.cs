@@ -70,7 +70,7 @@ internal sealed class Sheet : IDisposable
     /// <param name="toRight">Whether it ends there.</param>
     public void Write(string text, float at, float points = 10.5f, bool strong = false, bool toRight = false)
     {
-        using var font = new SKFont((strong ? Semibold : Regular).Value, points / PointsPerMm);
+        using var font = Font(points, strong);
         using var ink = Ink();
         _canvas.DrawText(text, at, Down, toRight ? SKTextAlign.Right : SKTextAlign.Left, font, ink);
     }
@@ -78,7 +78,7 @@ internal sealed class Sheet : IDisposable
     /// <summary>Breaks text into lines that fit a width.</summary>
     public static IReadOnlyList<string> Lines(string text, float width, float points = 10.5f)
     {
-        using var font = new SKFont(Regular.Value, points / PointsPerMm);
+        using var font = Font(points, strong: false);
         var lines = new List<string> { "" };
         foreach (var word in text.Split(' ', StringSplitOptions.RemoveEmptyEntries))
         {
@@ -122,6 +122,14 @@ internal sealed class Sheet : IDisposable
         Down = Margin + 6;
         return canvas;
     }
+
+    // A sheet is set in millimetres, so letters are a few units high: their widths must not be rounded to whole ones.
+    private static SKFont Font(float points, bool strong) => new((strong ? Semibold : Regular).Value, points / PointsPerMm)
+    {
+        Subpixel = true,
+        LinearMetrics = true,
+        Hinting = SKFontHinting.None,
+    };
 
     private static SKPaint Ink() => new() { Color = new SKColor(0x22, 0x26, 0x2B), IsAntialias = true };
 

@@ -34,7 +34,7 @@ internal static class PartEndpoints
             .ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    private static List<PartWire> All(ShopWork work, PartKind? kind) => [.. Parts.All(work, kind).Select(PartWire.Of)];
+    private static List<PartWire> All(ShopWork work, PartKind? kind) => [.. Parts.All(work, kind).OrderBy(p => p.Part.Kind).Select(PartWire.Of)];
 
     private static List<PartWire> Set(PartSheet sheet, ShopFile shop)
     {

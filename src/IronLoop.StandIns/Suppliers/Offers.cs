@@ -43,7 +43,7 @@ internal static class Offers
             yield return Clasp($"QS-F{w}", "Folding clasp for straps", SmallParts, "strapFolding", 2_650, 12, width) with
             { ThroatMm = 4, BarMm = 1.5m, AddsMm = 7 };
             yield return Clasp($"FL-M{w}", "Slide clasp", Findings, "slide", 1_900, 8, width);
-            yield return Micro(Clasp($"FL-O{w}", "Fold-over, eight holes", Findings, "foldOver", 4_400, 6, width + 0.2m), 20, 19, 8, 1.5m);
+            yield return Micro(Clasp($"FL-O{w}", "Fold-over, eight holes", Findings, "foldOver", 4_400, 6, width + 0.2m), 18.5m, 20.5m, 8, 1.5m);
             yield return Micro(Clasp($"QS-O{w}", "Fold-over, four holes", SmallParts, "foldOver", 2_900, 15, width + 0.2m), 18, 18, 4, 2.4m);
             yield return Micro(Clasp($"QS-S{w}", "Fold-over with slide", SmallParts, "foldOver", 7_800, 3, width + 0.1m), 21, 20, 12, 1);
             yield return Micro(Clasp($"QS-E{w}", "Extending fold-over", SmallParts, "extending", 8_900, 2, width + 0.2m), 22, 22, 5, 2);

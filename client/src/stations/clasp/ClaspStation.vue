@@ -1,71 +1,246 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { useJob, type Job, type LoopSheet } from '../../api/shop'
-import { wholeOf } from '../../api/refused'
+import { computed, reactive, ref, watch } from 'vue'
+import { useClasp, type ClaspCandidate, type ClaspSeen } from '../../api/clasp'
+import type { GaugedFigure } from '../../api/gauge'
+import { saidOf, wholeOf } from '../../api/refused'
+import type { Job, LoopSheet } from '../../api/shop'
+import VerdictRing from '../match/VerdictRing.vue'
+import CandidateCard from './CandidateCard.vue'
+import EndPart from './EndPart.vue'
+import KeyPart from './KeyPart.vue'
+import MeasurePart from './MeasurePart.vue'
+import OwnParts from './OwnParts.vue'
 
 const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
-const { keepClasp } = useJob(() => props.job.id)
-const clasp = computed(() => props.job.band?.clasp)
-const side = computed(() => (clasp.value?.microSide === 'twelve' ? '12' : '6'))
+const emit = defineEmits<{ figure: [figure: GaugedFigure]; part: [part: string] }>()
+const clasp = useClasp(() => props.job.id)
+const sheet = computed(() => clasp.sheet.data.value)
+const open = computed(() => props.job.closedAt === null && props.job.stepsDone === 0)
+const soft = computed(() => props.job.band?.material !== 'metal')
+
+const parts = [
+  { part: 'look', title: 'Look' },
+  { part: 'measure', title: 'Measure' },
+  { part: 'choose', title: 'Choose' },
+  { part: 'own', title: 'Own parts' },
+] as const
+const part = ref<(typeof parts)[number]['part']>(props.job.claspKept ? 'choose' : 'look')
+watch(part, (now) => emit('part', now), { immediate: true })
+
+const error = ref<unknown>(null)
+async function act(call: () => Promise<unknown>) {
+  try {
+    await call()
+    error.value = null
+  } catch (refusal) {
+    error.value = refusal
+  }
+}
+function see(changed: Partial<ClaspSeen>) {
+  if (sheet.value) void act(() => clasp.see({ ...sheet.value!.seen, ...changed }))
+}
+
+const refused = reactive<Record<string, string | null>>({})
+async function choose(candidate: ClaspCandidate, signedBy: string) {
+  try {
+    await clasp.replace({
+      partId: candidate.partId!,
+      ...(signedBy.trim() && { consentSignedBy: signedBy }),
+    })
+    refused[candidate.article] = null
+  } catch (refusal) {
+    refused[candidate.article] = saidOf(refusal, '$.consentSignedBy')[0] ?? wholeOf(refusal)
+  }
+}
+
+const asking = ref(false)
+const offers = ref<{ offers: ClaspCandidate[]; trouble: string | null } | null>(null)
+watch(
+  () => sheet.value?.wish,
+  () => (offers.value = null),
+)
+async function askSuppliers() {
+  asking.value = true
+  await act(async () => (offers.value = await clasp.offers()))
+  asking.value = false
+}
+const notListed = computed(
+  () =>
+    offers.value?.offers.filter(
+      (o) => !sheet.value?.candidates.some((c) => c.article === o.article) && o.verdict !== 'no',
+    ) ?? [],
+)
+const goOn = computed(() => sheet.value?.candidates.filter((c) => c.verdict !== 'no') ?? [])
+const doNot = computed(() => sheet.value?.candidates.filter((c) => c.verdict === 'no') ?? [])
+/** Keeping it is not the first act where another goes on, or where it can be worn with none of its lengths. */
+const second = computed(() => props.job.otherClasp !== null || sheet.value?.present?.verdict === 'no')
+const showAll = ref(false)
 </script>
 
 <template>
-  <template v-if="job.band">
-    <h2>{{ job.band.claspName }}</h2>
-    <dl v-if="clasp">
-      <dt>12 side, last pivot to centre</dt>
-      <dd class="figure">{{ clasp.twelveMm }} mm</dd>
-      <dt>6 side, centre to last pivot</dt>
-      <dd class="figure">{{ clasp.sixMm }} mm</dd>
-      <dt>Micro positions</dt>
-      <dd class="figure">{{ clasp.positions }}</dd>
-      <template v-if="clasp.positions > 1">
-        <dt>Each adds</dt>
-        <dd class="figure">{{ clasp.stepMm }} mm on the {{ side }} side</dd>
-        <dt>Adjusts in all</dt>
-        <dd class="figure">{{ clasp.adjustsMm }} mm</dd>
-        <dt>Stands in now</dt>
-        <dd class="figure">position {{ clasp.position + 1 }} from the tight end</dd>
-      </template>
-      <template v-else>
-        <dt>Micro-adjust</dt>
-        <dd>none: nothing is left for hot or cold days</dd>
-      </template>
-    </dl>
-    <dl v-else>
-      <dt>Buckle piece, lug end to bar</dt>
-      <dd class="figure">{{ job.band.bucklePieceMm }} mm</dd>
-      <dt>Holes in the tail</dt>
-      <dd class="figure">{{ job.band.holes }}</dd>
-    </dl>
-    <p v-if="job.claspKept"><strong>Kept.</strong></p>
-    <template v-else-if="!job.closedAt">
-      <p class="quiet">Look at it: does it close, stay closed, and show no worn edge?</p>
-      <div>
-        <v-btn color="primary" :loading="keepClasp.isPending.value" @click="keepClasp.mutate()"
-          >Keep this clasp</v-btn
-        >
-      </div>
+  <template v-if="job.band && sheet">
+    <div class="parts" role="tablist" aria-label="The clasp">
+      <button
+        v-for="p in parts"
+        :key="p.part"
+        type="button"
+        role="tab"
+        :aria-selected="part === p.part"
+        @click="part = p.part"
+      >
+        {{ p.title }}
+      </button>
+    </div>
+
+    <template v-if="part === 'look'">
+      <KeyPart :sheet="sheet" :disabled="!open" @seen="(kind) => see({ kind })" />
+      <EndPart :sheet="sheet" :soft="soft" :disabled="!open" @seen="see" />
     </template>
-    <p v-if="keepClasp.error.value" class="refused" role="alert">{{ wholeOf(keepClasp.error.value) }}</p>
+
+    <MeasurePart
+      v-else-if="part === 'measure'"
+      :key="sheet.kind ?? ''"
+      :sheet="sheet"
+      :job-id="job.id"
+      :disabled="job.closedAt !== null"
+      @figure="emit('figure', $event)"
+    />
+
+    <OwnParts
+      v-else-if="part === 'own'"
+      :sheet="sheet"
+      :disabled="job.closedAt !== null"
+      @inspected="(p) => act(() => clasp.inspect(p))"
+      @forget="(kind) => act(() => clasp.forget(kind))"
+      @replacement="(kind, partId) => act(() => clasp.takeInstead({ kind, partId }))"
+    />
+
+    <template v-else>
+      <section v-if="sheet.present" class="present" :class="{ chosen: job.claspKept && !job.otherClasp }">
+        <div class="top">
+          <h2>{{ sheet.present.name }}, its own</h2>
+          <VerdictRing v-if="sheet.present.rules.length > 0" :verdict="sheet.present.verdict" />
+        </div>
+        <p v-if="sheet.present.effect?.betweenSizes" class="between">
+          Between sizes: nothing it makes near
+          <span class="figure">{{ sheet.targetMm?.toFixed(1) }} mm</span> can be worn.
+        </p>
+        <p v-for="r in sheet.present.rules.filter((r) => r.verdict !== 'fits')" :key="r.rule" class="quiet">
+          {{ r.says }}
+        </p>
+        <p v-if="job.claspKept && !job.otherClasp" class="mine">Kept.</p>
+        <div v-else-if="open">
+          <v-btn
+            :color="second ? undefined : 'primary'"
+            :variant="second ? 'outlined' : 'flat'"
+            @click="act(clasp.keep)"
+          >
+            Keep this clasp
+          </v-btn>
+        </div>
+      </section>
+      <p v-if="sheet.candidates.length === 0" class="quiet">
+        No clasp of this kind of band is on the shop’s list.
+      </p>
+      <ol class="cards">
+        <CandidateCard
+          v-for="c in goOn"
+          :key="c.article"
+          :candidate="c"
+          :open="open"
+          :refusal="refused[c.article] ?? null"
+          @choose="(by) => choose(c, by)"
+        />
+      </ol>
+      <button
+        v-if="doNot.length > 0"
+        type="button"
+        class="plain"
+        :aria-expanded="showAll"
+        @click="showAll = !showAll"
+      >
+        {{ showAll ? 'Less' : `${doNot.length} more do not go on; why?` }}
+      </button>
+      <ol v-if="showAll" class="cards">
+        <CandidateCard v-for="c in doNot" :key="c.article" :candidate="c" :open="open" :refusal="null" />
+      </ol>
+      <section v-if="open" class="suppliers">
+        <p v-if="sheet.wishMissing" class="quiet">
+          Suppliers can be asked once {{ sheet.wishMissing }} is measured.
+        </p>
+        <template v-else-if="sheet.wish">
+          <v-btn variant="outlined" :loading="asking" @click="askSuppliers">Ask the suppliers</v-btn>
+          <span class="quiet"> for a {{ sheet.wish }}</span>
+        </template>
+        <p v-if="offers?.trouble" role="alert">{{ offers.trouble }}</p>
+        <p v-else-if="offers && notListed.length === 0" class="quiet">They have nothing else that goes on.</p>
+        <ol class="cards">
+          <CandidateCard
+            v-for="o in notListed"
+            :key="o.article"
+            :candidate="o"
+            :open="open"
+            :refusal="null"
+            @list="act(() => clasp.takeOffer(o.article))"
+          />
+        </ol>
+      </section>
+    </template>
+    <p v-if="error" class="refused" role="alert">{{ wholeOf(error) }}</p>
   </template>
 </template>
 
 <style scoped>
-dl {
-  display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 6px 18px;
-  margin: 0;
+.parts {
+  display: flex;
+  gap: 4px;
 }
-dt {
-  color: rgb(var(--v-theme-iron));
+.parts button {
+  flex: 1;
+  min-height: 44px;
+  font-weight: 600;
+  border: 1px solid rgb(var(--v-theme-hairline));
+  border-bottom-width: 3px;
 }
-dd {
-  margin: 0;
+.parts button[aria-selected='true'] {
+  border-color: rgb(var(--v-theme-on-surface));
+  border-bottom-color: rgb(var(--v-theme-primary));
+}
+.present {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  padding: 2px 2px 10px 10px;
+}
+.present.chosen {
+  box-shadow: inset 4px 0 0 rgb(var(--v-theme-primary));
+}
+.top {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
 }
 h2::first-letter {
   text-transform: uppercase;
+}
+.between,
+.mine {
+  font-weight: 600;
+}
+.cards {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.plain {
+  min-height: 40px;
+  text-align: left;
+  text-decoration: underline;
+  color: rgb(var(--v-theme-primary));
+}
+.suppliers {
+  border-top: 3px double rgb(var(--v-theme-hairline));
+  padding-top: 8px;
 }
 .refused {
   color: rgb(var(--v-theme-error));

@@ -31,7 +31,7 @@ const parts = computed(() =>
 
 /** Figures asked for though this job does not need them. */
 const also = ref<GaugedFigure[]>([])
-const partOf = { watch: 'watch', band: 'bracelet', wrist: 'wrist' } as const
+const partOf = { watch: 'watch', band: 'bracelet', wrist: 'wrist', clasp: null } as const
 const shows = (line: GaugeLine) =>
   line.wanted || line.readings.length > 0 || also.value.includes(line.figure) || line.of === 'wrist'
 /** A band's figures stand with the watch's when no bracelet is sized. */

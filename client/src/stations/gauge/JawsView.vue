@@ -55,6 +55,33 @@ const links = Array.from({ length: 7 }, (_, i) => 50 + i * 16)
         <path d="M36 44 a11 11 0 1 0 0 22 q10 0 18 -4 H170 V50 H54 q-8 -6 -18 -6 z" />
         <circle cx="36" cy="55" r="4" />
       </g>
+      <g v-else-if="placed.scene === 'clasp'" class="thing">
+        <path d="M24 36 H60 V74 H24 Z" class="fine" />
+        <path d="M58 27 H150 q8 0 8 8 V75 q0 8 -8 8 H58 V77 H132 V33 H58 Z" />
+        <path d="M72 33 V77" class="bars" />
+      </g>
+      <g v-else-if="placed.scene === 'claspSide'" class="thing">
+        <path d="M30 38 H150 q10 0 10 10 v3 H30 Z" />
+        <path d="M30 65 H136 v6 H30 Z" />
+        <circle v-for="x in [80, 94, 108, 122]" :key="x" :cx="x" cy="44" r="2.6" />
+        <path d="M136 68 L150 60 L166 74" class="bars" />
+        <circle cx="136" cy="68" r="3" />
+      </g>
+      <g v-else-if="placed.scene === 'butterfly'" class="thing">
+        <path d="M44 30 H176 V80 H44 Z" />
+        <path d="M32 46 H50 V64 H32 Z" class="dark" />
+        <path d="M100 21 h20 v9 h-20 z M100 80 h20 v9 h-20 z" class="dark" />
+        <path v-for="x in [70, 90, 130, 152]" :key="x" :d="`M${x} 30 V80`" class="fine" />
+      </g>
+      <g v-else-if="placed.scene === 'tip'" class="thing">
+        <path d="M26 25 H124 V42 H104 V68 H124 V85 H26 Z" />
+        <path d="M112 25 V42 M112 68 V85" class="plane" />
+        <circle cx="112" cy="25" r="5" />
+        <path v-for="x in [44, 62, 80]" :key="x" :d="`M${x} 25 V85`" class="fine" />
+      </g>
+      <g v-else-if="placed.scene === 'pin'" class="thing">
+        <path d="M50 49 H150 V61 H50 Z M50 52 h-6 v6 h6 M150 52 h6 v6 h-6" />
+      </g>
       <g v-else class="thing">
         <ellipse cx="100" cy="55" rx="52" ry="38" class="skin" />
         <circle cx="84" cy="60" r="9" class="fine" />

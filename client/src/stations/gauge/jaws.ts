@@ -1,7 +1,23 @@
 import type { GaugedFigure } from '../../api/gauge'
 
-/** What is drawn under the jaws: dial up, from the side, one lug close by, a bar, a slot, the band, the wrist. */
-export type Scene = 'above' | 'side' | 'lug' | 'bar' | 'slot' | 'band' | 'bandSide' | 'wrist'
+/**
+ * What is drawn under the jaws: dial up, from the side, one lug close by, a bar, a slot, the band, the wrist; a clasp from
+ * above and from the side, a butterfly, the band's end, a pin.
+ */
+export type Scene =
+  | 'above'
+  | 'side'
+  | 'lug'
+  | 'bar'
+  | 'slot'
+  | 'band'
+  | 'bandSide'
+  | 'wrist'
+  | 'clasp'
+  | 'claspSide'
+  | 'butterfly'
+  | 'tip'
+  | 'pin'
 
 export interface Jaws {
   scene: Scene
@@ -29,6 +45,19 @@ export const jaws: Record<GaugedFigure, Jaws> = {
   linkPitch: { scene: 'band', from: [82, 55], to: [98, 55], tool: 'outside' },
   wrist: { scene: 'wrist', from: [48, 55], to: [152, 55], tool: 'tape' },
   wristWidth: { scene: 'wrist', from: [48, 55], to: [152, 55], tool: 'outside' },
+  claspInner: { scene: 'clasp', from: [66, 33], to: [66, 77], tool: 'inside' },
+  claspThroat: { scene: 'claspSide', from: [48, 51], to: [48, 65], tool: 'inside' },
+  claspTube: { scene: 'butterfly', from: [38, 46], to: [38, 64], tool: 'outside' },
+  overButtons: { scene: 'butterfly', from: [110, 21], to: [110, 89], tool: 'outside' },
+  claspBar: { scene: 'pin', from: [100, 49], to: [100, 61], tool: 'outside' },
+  claspBarLength: { scene: 'pin', from: [44, 55], to: [156, 55], tool: 'outside' },
+  microPitch: { scene: 'claspSide', from: [94, 44], to: [108, 44], tool: 'outside' },
+  extension: { scene: 'claspSide', from: [136, 74], to: [166, 74], tool: 'outside' },
+  endNotch: { scene: 'tip', from: [132, 42], to: [132, 68], tool: 'inside' },
+  endBore: { scene: 'tip', from: [106, 25], to: [118, 25], tool: 'inside' },
+  otherEndBore: { scene: 'tip', from: [106, 25], to: [118, 25], tool: 'inside' },
+  pinDiameter: { scene: 'pin', from: [100, 49], to: [100, 61], tool: 'outside' },
+  pinLength: { scene: 'pin', from: [44, 55], to: [156, 55], tool: 'outside' },
   wristDepth: { scene: 'wrist', from: [100, 17], to: [100, 93], tool: 'outside' },
 }
 

@@ -1,0 +1,64 @@
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import createClient from 'openapi-fetch'
+import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { answered } from './shop'
+import type { components, paths } from './schema'
+
+type Schemas = components['schemas']
+export type ClaspSheet = Schemas['ClaspSheetWire']
+export type ClaspCandidate = Schemas['ClaspCandidateWire']
+export type ClaspEffect = NonNullable<ClaspCandidate['effect']>
+export type ClaspKind = Schemas['ClaspKindWire']['kind']
+export type ClaspQuestion = Schemas['ClaspQuestion']
+export type ClaspSeen = Schemas['ClaspSeenWire']
+export type OwnPart = Schemas['OwnPartWire']
+export type OwnPartKind = Schemas['OwnPartKind']
+
+const api = createClient<paths>({ baseUrl: '' })
+
+export function useClaspKey() {
+  return useQuery({
+    queryKey: ['claspKey'],
+    queryFn: () => answered(api.GET('/api/clasp-key')),
+    staleTime: Infinity,
+  })
+}
+
+/** The Clasp station of one job. */
+export function useClasp(jobId: MaybeRefOrGetter<number>) {
+  const queries = useQueryClient()
+  const id = computed(() => toValue(jobId))
+  const key = computed(() => ['clasp', id.value])
+  const path = () => ({ params: { path: { id: id.value } } })
+
+  async function changed(call: Promise<ClaspSheet>) {
+    queries.setQueryData(key.value, await call)
+    await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'clasp' })
+  }
+
+  return {
+    sheet: useQuery({ queryKey: key, queryFn: () => answered(api.GET('/api/jobs/{id}/clasp', path())) }),
+    see: (body: ClaspSeen) => changed(answered(api.PUT('/api/jobs/{id}/clasp/seen', { ...path(), body }))),
+    keep: async () => {
+      await answered(api.PUT('/api/jobs/{id}/clasp/keep', path()))
+      await queries.invalidateQueries()
+    },
+    replace: async (body: Schemas['OtherClaspWire']) => {
+      await answered(api.PUT('/api/jobs/{id}/clasp/other', { ...path(), body }))
+      await queries.invalidateQueries()
+    },
+    offers: () => answered(api.GET('/api/jobs/{id}/clasp/offers', path())),
+    takeOffer: (article: string) =>
+      changed(answered(api.POST('/api/jobs/{id}/clasp/offers', { ...path(), body: { article } }))),
+    inspect: (body: Schemas['InspectedWire']) =>
+      changed(answered(api.PUT('/api/jobs/{id}/clasp/own-parts', { ...path(), body }))),
+    forget: (kind: OwnPartKind) =>
+      changed(
+        answered(
+          api.DELETE('/api/jobs/{id}/clasp/own-parts/{kind}', { params: { path: { id: id.value, kind } } }),
+        ),
+      ),
+    takeInstead: (body: Schemas['ReplacementWire']) =>
+      changed(answered(api.PUT('/api/jobs/{id}/clasp/own-parts/replacement', { ...path(), body }))),
+  }
+}

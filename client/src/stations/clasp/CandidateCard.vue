@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { ClaspCandidate } from '../../api/clasp'
+import VerdictRing from '../match/VerdictRing.vue'
+import { price } from '../match/words'
+import { ruleNames } from './words'
+
+defineProps<{ candidate: ClaspCandidate; open: boolean; refusal: string | null }>()
+const emit = defineEmits<{ choose: [signedBy: string]; list: [] }>()
+const whole = ref(false)
+const signedBy = ref('')
+</script>
+
+<template>
+  <li
+    class="card"
+    :data-article="candidate.article"
+    :class="{ chosen: candidate.chosen, no: candidate.verdict === 'no' }"
+  >
+    <div class="top">
+      <h2>{{ candidate.name }}</h2>
+      <VerdictRing :verdict="candidate.verdict" />
+    </div>
+    <p class="quiet">
+      {{ candidate.measured }}; <span class="figure">{{ price(candidate.priceCents) }}</span>,
+      <template v-if="candidate.partId === null"
+        >{{ candidate.supplier }} has <span class="figure">{{ candidate.free }}</span></template
+      >
+      <template v-else-if="candidate.free > 0"
+        ><span class="figure">{{ candidate.free }}</span> free<template v-if="candidate.place"
+          >, {{ candidate.place }}</template
+        ></template
+      >
+      <template v-else
+        >none free<template v-if="candidate.ordered > 0"
+          >, {{ candidate.ordered }} ordered</template
+        ></template
+      >
+    </p>
+    <p v-if="candidate.cures" class="cures">This cures the between-sizes problem.</p>
+    <p>
+      {{
+        candidate.rules.find((r) => r.rule === (candidate.deciding ?? 'reach'))?.says ??
+        candidate.rules[0]?.says
+      }}
+    </p>
+    <dl v-if="whole" class="rules">
+      <template v-for="r in candidate.rules" :key="r.rule">
+        <dt><VerdictRing :verdict="r.verdict" bare /> {{ ruleNames[r.rule] ?? r.rule }}</dt>
+        <dd>{{ r.says }}</dd>
+      </template>
+    </dl>
+    <ul v-if="candidate.rules.some((r) => r.work.length > 0)" class="work">
+      <li v-for="w in candidate.rules.flatMap((r) => r.work)" :key="w.what">
+        <strong>{{ w.what }}.</strong> {{ w.tools ? `With ${w.tools}, ` : '' }}about
+        <span class="figure">{{ w.minutes }} min</span>;
+        {{ w.reversible ? 'can be undone' : 'cannot be undone' }}. <em v-if="w.caution">{{ w.caution }}</em>
+      </li>
+    </ul>
+    <div class="acts">
+      <button type="button" class="plain" :aria-expanded="whole" @click="whole = !whole">
+        {{ whole ? 'Less' : 'Every rule' }}
+      </button>
+      <span v-if="candidate.chosen" class="mine">Goes on</span>
+      <template v-else-if="open && candidate.verdict !== 'no'">
+        <v-btn v-if="candidate.partId === null" variant="outlined" @click="emit('list')"
+          >Put on the list</v-btn
+        >
+        <v-btn v-else variant="outlined" color="primary" @click="emit('choose', signedBy)">
+          {{ candidate.free > 0 ? 'Choose' : 'Choose and order' }} {{ candidate.article }}
+        </v-btn>
+      </template>
+    </div>
+    <v-text-field
+      v-if="
+        candidate.needsConsent &&
+        open &&
+        !candidate.chosen &&
+        candidate.partId !== null &&
+        candidate.verdict !== 'no'
+      "
+      v-model="signedBy"
+      density="compact"
+      label="Written consent signed by"
+      :name="`consent-${candidate.article}`"
+      :error-messages="refusal ? [refusal] : []"
+    />
+    <p v-else-if="refusal" class="refused" role="alert">{{ refusal }}</p>
+  </li>
+</template>
+
+<style scoped>
+.card {
+  padding: 8px 2px 10px 10px;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+}
+.card.chosen {
+  box-shadow: inset 4px 0 0 rgb(var(--v-theme-primary));
+}
+.card.no {
+  color: rgb(var(--v-theme-iron));
+}
+.top {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+}
+.cures {
+  font-weight: 600;
+  border-left: 4px solid rgb(var(--v-theme-primary));
+  padding-left: 8px;
+}
+.rules {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 2px 12px;
+  margin: 4px 0;
+  font-size: 16px;
+}
+dd {
+  margin: 0;
+}
+.work {
+  margin: 2px 0;
+  padding-left: 18px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 14px;
+}
+.plain {
+  min-height: 40px;
+  text-decoration: underline;
+  color: rgb(var(--v-theme-primary));
+}
+.mine {
+  font-weight: 600;
+}
+.refused {
+  color: rgb(var(--v-theme-error));
+}
+</style>

@@ -1,0 +1,138 @@
+<script setup lang="ts">
+import { reactive } from 'vue'
+import type { ClaspSheet, OwnPart, OwnPartKind } from '../../api/clasp'
+import { looks } from './words'
+
+defineProps<{ sheet: ClaspSheet; disabled: boolean }>()
+const emit = defineEmits<{
+  inspected: [part: { kind: OwnPartKind; straight: boolean; springy: boolean; unworn: boolean }]
+  forget: [kind: OwnPartKind]
+  replacement: [kind: OwnPartKind, partId: number]
+}>()
+const points = ['straight', 'springy', 'unworn'] as const
+
+/** Answers given so far; the part is inspected once all three are. */
+const said = reactive<Partial<Record<OwnPartKind, Partial<Record<(typeof points)[number], boolean>>>>>({})
+function say(part: OwnPart, point: (typeof points)[number], yes: boolean) {
+  const now = (said[part.kind] = {
+    straight: part.straight ?? undefined,
+    springy: part.springy ?? undefined,
+    unworn: part.unworn ?? undefined,
+    ...said[part.kind],
+    [point]: yes,
+  } as Partial<Record<(typeof points)[number], boolean>>)
+  if (points.every((p) => now[p] !== undefined))
+    emit('inspected', {
+      kind: part.kind,
+      straight: now.straight!,
+      springy: now.springy!,
+      unworn: now.unworn!,
+    })
+}
+const answer = (part: OwnPart, point: (typeof points)[number]) => said[part.kind]?.[point] ?? part[point]
+function forget(kind: OwnPartKind) {
+  delete said[kind]
+  emit('forget', kind)
+}
+</script>
+
+<template>
+  <div class="parts">
+    <p class="quiet">An own part is used again only when it is straight, springy and unworn.</p>
+    <section v-for="part in sheet.ownParts" :key="part.kind" :data-part="part.kind">
+      <h2>{{ part.name }}</h2>
+      <div v-for="point in points" :key="point" class="ask">
+        <span>{{ looks[part.kind][point] }}</span>
+        <button
+          v-for="yes in [true, false]"
+          :key="String(yes)"
+          type="button"
+          :disabled="disabled"
+          :aria-pressed="answer(part, point) === yes"
+          :data-answer="`${part.kind}-${point}-${yes ? 'yes' : 'no'}`"
+          @click="say(part, point, yes)"
+        >
+          {{ yes ? 'yes' : 'no' }}
+        </button>
+      </div>
+      <p v-if="part.says" class="says-so">
+        <strong>{{ part.says }}</strong>
+        <button v-if="!disabled" type="button" class="plain" @click="forget(part.kind)">Take back</button>
+      </p>
+      <template v-if="part.says && !part.reused && part.kind !== 'clasp'">
+        <p v-if="part.replacement">
+          Instead: <span class="figure">{{ part.replacement.count }}</span> {{ part.replacement.name }},
+          {{ part.replacement.article }}, {{ part.replacement.reserved ? 'reserved' : 'to be ordered' }}.
+        </p>
+        <p v-if="part.choices.length === 0" class="quiet">
+          Nothing on the list replaces it; gauge its size, or put the part on the list under House, Parts.
+        </p>
+        <label v-else-if="!disabled" class="instead">
+          Replace by
+          <select
+            :name="`replace-${part.kind}`"
+            :value="part.replacement?.partId ?? ''"
+            @change="emit('replacement', part.kind, Number(($event.target as HTMLSelectElement).value))"
+          >
+            <option value="" disabled>…</option>
+            <option v-for="c in part.choices" :key="c.id" :value="c.id">
+              {{ c.article }}: {{ c.measured }}, {{ c.free }} free
+            </option>
+          </select>
+        </label>
+      </template>
+      <p v-else-if="part.says && !part.reused" class="quiet">Choose another clasp under Choose.</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.parts {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+section {
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  padding-top: 6px;
+}
+h2 {
+  font-size: 18px;
+}
+h2::first-letter {
+  text-transform: uppercase;
+}
+.ask {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 42px;
+}
+.ask span {
+  flex: 1;
+}
+.ask button {
+  min-height: 38px;
+  min-width: 56px;
+  border: 1px solid rgb(var(--v-theme-hairline));
+}
+.ask button[aria-pressed='true'] {
+  border: 2px solid rgb(var(--v-theme-primary));
+  font-weight: 600;
+}
+.plain {
+  min-height: 36px;
+  padding: 0 6px;
+  text-decoration: underline;
+  color: rgb(var(--v-theme-primary));
+}
+select {
+  min-height: 44px;
+  max-width: 100%;
+  padding: 0 6px;
+  border: 1px solid rgb(var(--v-theme-hairline));
+  border-radius: 2px;
+  color: inherit;
+  background: rgb(var(--v-theme-background));
+}
+</style>

@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { ClaspEffect, ClaspSheet } from '../../api/clasp'
+import { besideOf, place, ticks } from './chart'
+
+const props = defineProps<{ sheet: ClaspSheet }>()
+const rows = computed(() => besideOf(props.sheet))
+const target = computed(() => props.sheet.targetMm ?? 0)
+const window = computed(() => props.sheet.windowMm ?? 0)
+const offCentre = (e: ClaspEffect) =>
+  Math.abs(e.offCentreMm) < 0.05
+    ? 'centred'
+    : `${Math.abs(e.offCentreMm).toFixed(1)} mm to ${e.offCentreMm > 0 ? '6' : '12'}`
+</script>
+
+<template>
+  <div v-if="rows.length > 0 && sheet.targetMm !== null" class="chart">
+    <p class="lead">
+      Every length each clasp can make near the <span class="figure">{{ target.toFixed(1) }} mm</span> wanted;
+      shaded is what can be worn.
+    </p>
+    <div v-for="row in rows" :key="row.key" class="row" :class="{ chosen: row.chosen }" :data-row="row.key">
+      <div class="name">
+        <strong>{{ row.name }}</strong>
+        <span class="quiet">{{ row.present ? 'present' : row.key }}</span>
+        <span v-if="row.cures" class="cures">cures it</span>
+      </div>
+      <svg
+        viewBox="0 0 360 26"
+        preserveAspectRatio="none"
+        role="img"
+        :aria-label="`${row.name}: best ${row.effect.lengthMm.toFixed(1)} mm`"
+      >
+        <rect
+          class="window"
+          :x="place(target - window, target)"
+          y="0"
+          :width="place(target + window, target) - place(target - window, target)"
+          height="26"
+        />
+        <line x1="0" x2="360" y1="20" y2="20" class="line" />
+        <line
+          v-for="mm in row.effect.lengths"
+          :key="mm"
+          class="made"
+          :class="{ worn: Math.abs(mm - target) <= window + 0.05 }"
+          :x1="place(mm, target)"
+          :x2="place(mm, target)"
+          y1="7"
+          y2="20"
+        />
+        <path class="best" :d="`M${place(row.effect.lengthMm, target)} 20 l-4 6 h8 z`" />
+      </svg>
+      <div class="facts figure">
+        <span>{{ row.effect.lengthMm.toFixed(1) }} mm</span>
+        <span>{{ offCentre(row.effect) }}</span>
+        <span v-if="row.effect.adjusts"
+          >−{{ row.effect.tighterMm.toFixed(1) }} / +{{ row.effect.looserMm.toFixed(1) }} mm</span
+        >
+        <span v-else>no adjust</span>
+        <span>gap {{ row.effect.largestGapMm?.toFixed(1) ?? '–' }} mm</span>
+      </div>
+    </div>
+    <div class="axis" aria-hidden="true">
+      <svg viewBox="0 0 360 20">
+        <g v-for="mm in ticks(target)" :key="mm">
+          <line :x1="place(mm, target)" :x2="place(mm, target)" y1="0" y2="4" class="line" />
+          <text :x="place(mm, target)" y="17">{{ mm }}</text>
+        </g>
+      </svg>
+    </div>
+    <p class="quiet legend">
+      Best loop, where its clasp sits, left to tighten and to loosen, largest gap between sizes.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.chart {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  overflow-y: auto;
+  min-height: 0;
+  padding-right: 6px;
+}
+.lead {
+  padding-bottom: 4px;
+}
+.row {
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  padding: 3px 0 4px 8px;
+}
+.row.chosen {
+  box-shadow: inset 4px 0 0 rgb(var(--v-theme-primary));
+}
+.name {
+  display: flex;
+  gap: 10px;
+  align-items: baseline;
+}
+.name strong::first-letter {
+  text-transform: uppercase;
+}
+.cures {
+  font-weight: 600;
+  color: rgb(var(--v-theme-primary));
+}
+svg {
+  display: block;
+  width: 100%;
+  height: 26px;
+}
+.axis svg {
+  height: 30px;
+  padding-left: 8px;
+}
+.window {
+  fill: rgb(var(--v-theme-primary), 0.16);
+}
+.line {
+  stroke: rgb(var(--v-theme-iron));
+  stroke-width: 1;
+  vector-effect: non-scaling-stroke;
+}
+.made {
+  stroke: rgb(var(--v-theme-iron));
+  stroke-width: 1.6;
+  vector-effect: non-scaling-stroke;
+}
+.made.worn {
+  stroke: rgb(var(--v-theme-on-surface));
+  stroke-width: 2.6;
+}
+.best {
+  fill: rgb(var(--v-theme-primary));
+}
+.axis text {
+  font: 400 12px var(--figure);
+  fill: rgb(var(--v-theme-iron));
+  text-anchor: middle;
+}
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 0 12px;
+  font-size: 14px;
+}
+.legend {
+  font-size: 15px;
+}
+</style>
