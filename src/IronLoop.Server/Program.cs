@@ -33,6 +33,9 @@ var builder = WebApplication.CreateBuilder(new WebApplicationOptions
     WebRootPath = switches.Web,
 });
 builder.Logging.AddFilter("Microsoft", LogLevel.Warning);
+// What comes of a call to a supplier is said by the order; its tries are not the log's business.
+builder.Logging.AddFilter("System.Net.Http", LogLevel.Warning);
+builder.Logging.AddFilter("Polly", LogLevel.Critical);
 // A start that fails is said in one line below, not as a stack of calls.
 builder.Logging.AddFilter("Microsoft.Extensions.Hosting", LogLevel.None);
 builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = 1 << 20);
@@ -58,6 +61,8 @@ builder.Services.AddHttpClient<SupplierCalls>().AddStandardResilienceHandler(res
     resilience.AttemptTimeout.Timeout = TimeSpan.FromSeconds(2);
     resilience.TotalRequestTimeout.Timeout = TimeSpan.FromSeconds(15);
     resilience.Retry.MaxRetryAttempts = 4;
+    // A shop sends few orders: what a few failures in a row say is said by the tries themselves.
+    resilience.CircuitBreaker.FailureRatio = 0.95;
     resilience.Retry.Delay = TimeSpan.FromMilliseconds(builder.Configuration.GetValue("suppliersRetryDelay", 250));
 });
 

@@ -55,10 +55,10 @@ public static class Orders
     }
 
     /// <summary>All orders, the newest first.</summary>
-    public static IReadOnlyList<StoredOrder> All(ShopWork work) => Read(work, "1 = 1");
+    public static IReadOnlyList<StoredOrder> All(ShopWork work) => Read(work, "order_id IS NOT NULL", "1 = 1");
 
     /// <summary>An order, or null when there is none of that number.</summary>
-    public static StoredOrder? Find(ShopWork work, long id) => Read(work, "id = $id", ("$id", id)).SingleOrDefault();
+    public static StoredOrder? Find(ShopWork work, long id) => Read(work, "order_id = $id", "id = $id", ("$id", id)).SingleOrDefault();
 
     /// <summary>Stores what came of a try to send an order.</summary>
     public static void Tried(ShopWork work, long id, OrderState state, string number, string says, DateTimeOffset? sentAt) =>
@@ -75,9 +75,9 @@ public static class Orders
         work.Execute("UPDATE order_line SET shipped = $shipped, received = $received, refused = $refused WHERE id = $id",
             ("$id", lineId), ("$shipped", line.Shipped), ("$received", line.Received), ("$refused", line.Refused));
 
-    private static List<StoredOrder> Read(ShopWork work, string where, params ReadOnlySpan<(string Name, object? Value)> values)
+    private static List<StoredOrder> Read(ShopWork work, string linesWhere, string where, params ReadOnlySpan<(string Name, object? Value)> values)
     {
-        var lines = Lines(work, "order_id IS NOT NULL").ToLookup(l => l.OrderId);
+        var lines = Lines(work, linesWhere, values).ToLookup(l => l.OrderId);
         return work.Query($"SELECT * FROM supply_order WHERE {where} ORDER BY id DESC",
             row => new StoredOrder(
                 row.Number("id"), row.Text("supplier"), row.Text("key"), row.Choice<OrderState>("state"), row.Text("number"), row.Time("made_at"),
@@ -85,9 +85,12 @@ public static class Orders
             values);
     }
 
-    private static IEnumerable<StoredOrderLine> Lines(ShopWork work, string where) =>
-        work.Query($"SELECT * FROM order_line WHERE {where} ORDER BY id", Line)
-            .Select(l => new StoredOrderLine(l.Id, l.Order, Parts.Find(work, l.Part)!, l.Job, l.Line));
+    private static IEnumerable<StoredOrderLine> Lines(ShopWork work, string where, params ReadOnlySpan<(string Name, object? Value)> values)
+    {
+        var lines = work.Query($"SELECT * FROM order_line WHERE {where} ORDER BY id", Line, values);
+        var parts = lines.Select(l => l.Part).Distinct().ToDictionary(id => id, id => Parts.Find(work, id)!);
+        return lines.Select(l => new StoredOrderLine(l.Id, l.Order, parts[l.Part], l.Job, l.Line));
+    }
 
     private static (long Id, long? Order, long Part, long? Job, OrderLine Line) Line(SqliteDataReader row) =>
         (row.Number("id"), row.Maybe("order_id", Columns.Number), row.Number("part_id"), row.Maybe("job_id", Columns.Number),

@@ -52,11 +52,11 @@ public static class Parts
         var (clasp, bar) = (part.Clasp, part.Bar);
         return work.Insert(
             """
-            INSERT INTO part (article, name, kind, supplier, place, minimum, price_cents, finish, colour, clasp_kind, inner_um, tube_um, buttons_um,
+            INSERT INTO part (article, name, kind, supplier, supplier_article, place, minimum, price_cents, finish, colour, clasp_kind, inner_um, tube_um, buttons_um,
               throat_um, bar_um, adds_um, twelve_um, six_um, micro_side, positions, step_um, length_um, diameter_um, tip_um, curved, style, pitch_um, width_um)
-            VALUES ($article, $name, $kind, $supplier, COALESCE($place, ''), COALESCE($minimum, 0), $price, $finish, $colour, $clasp, $inner, $tube, $buttons,
+            VALUES ($article, $name, $kind, $supplier, $their, COALESCE($place, ''), COALESCE($minimum, 0), $price, $finish, $colour, $clasp, $inner, $tube, $buttons,
               $throat, $bar, $adds, $twelve, $six, $micro, $positions, $step, $length, $diameter, $tip, $curved, $style, $pitch, $width)
-            ON CONFLICT (article) DO UPDATE SET name = excluded.name, kind = excluded.kind, supplier = excluded.supplier,
+            ON CONFLICT (article) DO UPDATE SET name = excluded.name, kind = excluded.kind, supplier = excluded.supplier, supplier_article = excluded.supplier_article,
               place = COALESCE($place, place), minimum = COALESCE($minimum, minimum), price_cents = excluded.price_cents, finish = excluded.finish,
               colour = excluded.colour, clasp_kind = excluded.clasp_kind, inner_um = excluded.inner_um, tube_um = excluded.tube_um,
               buttons_um = excluded.buttons_um, throat_um = excluded.throat_um, bar_um = excluded.bar_um, adds_um = excluded.adds_um,
@@ -64,7 +64,7 @@ public static class Parts
               step_um = excluded.step_um, length_um = excluded.length_um, diameter_um = excluded.diameter_um, tip_um = excluded.tip_um,
               curved = excluded.curved, style = excluded.style, pitch_um = excluded.pitch_um, width_um = excluded.width_um
             """,
-            ("$article", part.Article), ("$name", part.Name), ("$kind", part.Kind), ("$supplier", part.Supplier), ("$place", place), ("$minimum", minimum),
+            ("$article", part.Article), ("$name", part.Name), ("$kind", part.Kind), ("$supplier", part.Supplier), ("$their", part.SupplierArticle), ("$place", place), ("$minimum", minimum),
             ("$price", part.PriceCents), ("$finish", clasp?.Facts.Finish), ("$colour", clasp?.Facts.Colour), ("$clasp", clasp?.Facts.Kind),
             ("$inner", clasp?.Facts.InnerWidth), ("$tube", clasp?.Facts.Tube), ("$buttons", clasp?.Facts.OverButtons), ("$throat", clasp?.Facts.Throat),
             ("$bar", clasp?.Facts.Bar), ("$adds", clasp?.Adds), ("$twelve", clasp?.Loop?.Twelve), ("$six", clasp?.Loop?.Six),
@@ -95,6 +95,7 @@ public static class Parts
         var part = new Part(row.Text("article"), row.Text("name"))
         {
             Supplier = row.Text("supplier"),
+            SupplierArticle = row.Text("supplier_article"),
             PriceCents = row.Number("price_cents"),
             Clasp = kind == PartKind.Clasp ? ReadClasp(row) : null,
             Bar = kind == PartKind.Bar

@@ -18,7 +18,7 @@ public sealed class Shop : IDisposable
     private readonly bool _ownsFolder;
     private readonly WebApplicationFactory<Program> _factory;
 
-    public Shop(bool demo = false, string? folder = null)
+    public Shop(bool demo = false, string? folder = null, string? suppliers = null)
     {
         _ownsFolder = folder is null;
         Folder = folder ?? Directory.CreateTempSubdirectory("iron-loop-").FullName;
@@ -27,6 +27,9 @@ public sealed class Shop : IDisposable
             host.UseSetting("data", Folder);
             host.UseWebRoot(Folder);
             host.UseSetting("demo", demo ? "yes" : "no");
+            host.UseSetting("suppliers", suppliers);
+            // The clock here stands still, so a wait would never end.
+            host.UseSetting("suppliersRetryDelay", "0");
             host.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(Clock));
         });
         Client = _factory.CreateClient();

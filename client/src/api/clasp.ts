@@ -13,6 +13,7 @@ export type ClaspQuestion = Schemas['ClaspQuestion']
 export type ClaspSeen = Schemas['ClaspSeenWire']
 export type OwnPart = Schemas['OwnPartWire']
 export type OwnPartKind = Schemas['OwnPartKind']
+export type PartOffers = Schemas['PartOffersWire']
 
 const api = createClient<paths>({ baseUrl: '' })
 
@@ -50,6 +51,10 @@ export function useClasp(jobId: MaybeRefOrGetter<number>) {
     offers: () => answered(api.GET('/api/jobs/{id}/clasp/offers', path())),
     takeOffer: (article: string) =>
       changed(answered(api.POST('/api/jobs/{id}/clasp/offers', { ...path(), body: { article } }))),
+    ownPartOffers: (kind: OwnPartKind) =>
+      answered(
+        api.GET('/api/jobs/{id}/clasp/own-parts/{kind}/offers', { params: { path: { id: id.value, kind } } }),
+      ),
     inspect: (body: Schemas['InspectedWire']) =>
       changed(answered(api.PUT('/api/jobs/{id}/clasp/own-parts', { ...path(), body }))),
     forget: (kind: OwnPartKind) =>

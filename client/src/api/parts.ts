@@ -59,6 +59,7 @@ export function useOrders() {
     }),
     make: (supplier: string, by: string) =>
       changed(answered(api.POST('/api/orders', { body: { supplier, by } }))),
+    quote: (supplier: string) => answered(api.POST('/api/orders/quote', { body: { supplier } })),
     dropLine: (id: number) =>
       changed(answered(api.DELETE('/api/orders/lines/{id}', { params: { path: { id } } }))),
     fillUp: () => changed(answered(api.POST('/api/orders/fill-up'))),

@@ -846,6 +846,23 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/jobs/{id}/clasp/own-parts/{kind}/offers': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** What suppliers offer in place of an own part, by its measured size. */
+    get: operations['ownPartOffers']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/jobs/{id}/clasp/own-parts': {
     parameters: {
       query?: never
@@ -961,6 +978,23 @@ export interface paths {
     put?: never
     /** Makes an order of all lines for a supplier and sends it. */
     post: operations['makeOrder']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/orders/quote': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Asks a supplier what its lines on the list would cost, and when they would come. */
+    post: operations['quoteOrder']
     delete?: never
     options?: never
     head?: never
@@ -1160,6 +1194,9 @@ export interface paths {
 export type webhooks = Record<string, never>
 export interface components {
   schemas: {
+    AskQuoteWire: {
+      supplier: string
+    }
     /** @enum {unknown} */
     AssumedFigure: 'aspect' | 'barRiseMm' | 'barToBarMm'
     /** @enum {unknown} */
@@ -2204,6 +2241,21 @@ export interface components {
     }
     /** @enum {unknown} */
     PartKind: 'clasp' | 'bar' | 'pin' | 'link'
+    PartOfferWire: {
+      article: string
+      name: string
+      measured: string
+      supplier: string
+      /** Format: int64 */
+      priceCents: number
+      /** Format: int32 */
+      available: number
+    }
+    PartOffersWire: {
+      wish: string
+      offers: components['schemas']['PartOfferWire'][]
+      trouble: null | string
+    }
     PartSheet: {
       article: string
       name: string
@@ -2223,6 +2275,8 @@ export interface components {
       finish: string
       /** @default  */
       colour: string
+      /** @default  */
+      supplierArticle: string
       /** @enum {unknown} */
       clasp?: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide' | null
       /** @default  */
@@ -2374,6 +2428,24 @@ export interface components {
     }
     /** @enum {unknown} */
     PullThroughWay: 'double' | 'single' | 'reversedDouble' | 'reversedSingle'
+    QuoteLineWire: {
+      article: string
+      /** Format: int32 */
+      count: number
+      /** Format: int64 */
+      priceCents: number
+      /** Format: int32 */
+      available: number
+    }
+    QuoteWire: {
+      supplier: string
+      /** Format: int64 */
+      totalCents: number
+      /** Format: int32 */
+      days: number
+      lines: components['schemas']['QuoteLineWire'][]
+      says: string
+    }
     ReachWire: {
       /** @description Millimetres, at most three decimals. */
       shortestMm: null | number
@@ -4675,6 +4747,47 @@ export interface operations {
       }
     }
   }
+  ownPartOffers: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+        kind: string
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['PartOffersWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
   inspectOwnPart: {
     parameters: {
       query?: never
@@ -4967,6 +5080,48 @@ export interface operations {
       }
       /** @description Conflict */
       409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  quoteOrder: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['AskQuoteWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['QuoteWire']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Bad Gateway */
+      502: {
         headers: {
           [name: string]: unknown
         }

@@ -21,6 +21,7 @@ const always: Field[] = [
   { name: 'article', label: 'Article' },
   { name: 'name', label: 'What it is called' },
   { name: 'supplier', label: 'Supplier' },
+  { name: 'supplierArticle', label: 'Their article' },
   { name: 'place', label: 'Place' },
   { name: 'minimum', label: 'Least to keep' },
   { name: 'price', label: 'Price' },

@@ -5,7 +5,7 @@ import { saidOf, wholeOf } from '../api/refused'
 import { price } from '../stations/match/words'
 import { asDay } from '../frame/days'
 
-const { book, make, dropLine, fillUp, ask, receive, settle } = useOrders()
+const { book, make, quote, dropLine, fillUp, ask, receive, settle } = useOrders()
 const by = ref('')
 const error = ref<unknown>(null)
 const busy = ref<string | null>(null)
@@ -28,6 +28,11 @@ const states: Record<OrderState, string> = {
   done: 'all here',
   refused: 'refused',
 }
+
+/** What suppliers said their lines would cost. */
+const quoted = reactive<Record<string, string>>({})
+const askPrice = (supplier: string) =>
+  act(`quote ${supplier}`, async () => (quoted[supplier] = (await quote(supplier)).says))
 
 /** The order whose delivery is being booked in, and how many of each line came. */
 const receiving = ref<number | null>(null)
@@ -91,14 +96,19 @@ watch(
           </button>
         </li>
       </ul>
-      <v-btn
-        v-if="s.supplier"
-        color="primary"
-        :loading="busy === s.supplier"
-        @click="act(s.supplier, () => make(s.supplier, by))"
-      >
-        Order from {{ s.supplier }}
-      </v-btn>
+      <p v-if="quoted[s.supplier]" role="status">{{ quoted[s.supplier] }}</p>
+      <div v-if="s.supplier" class="acts">
+        <v-btn
+          color="primary"
+          :loading="busy === s.supplier"
+          @click="act(s.supplier, () => make(s.supplier, by))"
+        >
+          Order from {{ s.supplier }}
+        </v-btn>
+        <v-btn variant="outlined" :loading="busy === `quote ${s.supplier}`" @click="askPrice(s.supplier)"
+          >What would it cost?</v-btn
+        >
+      </div>
     </section>
     <p>
       <v-btn variant="text" :loading="busy === 'fill'" @click="act('fill', fillUp)">Add what runs low</v-btn>

@@ -39,6 +39,12 @@ public sealed record Part(string Article, string Name)
     /// <summary>Who supplies it; empty when nobody is known to.</summary>
     public string Supplier { get; init; } = "";
 
+    /// <summary>The supplier's own article number; empty when it is the same.</summary>
+    public string SupplierArticle { get; init; } = "";
+
+    /// <summary>The article number it is ordered by.</summary>
+    public string OrderedAs => SupplierArticle.Length > 0 ? SupplierArticle : Article;
+
     /// <summary>Price of one, in cents.</summary>
     public long PriceCents { get; init; }
 

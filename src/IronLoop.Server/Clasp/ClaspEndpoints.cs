@@ -25,6 +25,12 @@ internal sealed record ReplacementWire(OwnPartKind Kind, long PartId);
 /// <summary>What the suppliers offer for a job's clasp, judged; or why nobody answered.</summary>
 internal sealed record ClaspOffersWire(IReadOnlyList<ClaspCandidateWire> Offers, string? Trouble);
 
+/// <summary>A part as a supplier offers it.</summary>
+internal sealed record PartOfferWire(string Article, string Name, string Measured, string Supplier, long PriceCents, int Available);
+
+/// <summary>What the suppliers offer in place of an own part; or why nobody answered.</summary>
+internal sealed record PartOffersWire(string Wish, IReadOnlyList<PartOfferWire> Offers, string? Trouble);
+
 /// <summary>Clasp: what closes the band is recognised, measured, kept, used again or replaced.</summary>
 internal static class ClaspEndpoints
 {
@@ -43,6 +49,8 @@ internal static class ClaspEndpoints
             .ProducesProblem(StatusCodes.Status409Conflict);
         clasp.MapPost("/offers", TakeOffer).WithName("takeOffer").WithSummary("Puts an offer on the shop's list, so that it can be chosen.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status502BadGateway);
+        clasp.MapGet("/own-parts/{kind}/offers", OwnPartOffers).WithName("ownPartOffers").WithSummary("What suppliers offer in place of an own part, by its measured size.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict);
         clasp.MapPut("/own-parts", Inspect).WithName("inspectOwnPart").WithSummary("An own part, inspected: used again or replaced.")
             .ProducesProblem(StatusCodes.Status409Conflict);
         clasp.MapDelete("/own-parts/{kind}", Forget).WithName("forgetOwnPart").WithSummary("Takes an inspection back.").ProducesValidationProblem();
@@ -146,6 +154,23 @@ internal static class ClaspEndpoints
                     c, Parts.Find(look, c.Part.Article), bench.Target, isChosen: false, answer.Parts.First(p => p.Part.Article == c.Part.Article).Available)),
             ],
             answer.Trouble);
+    }
+
+    private static async Task<PartOffersWire> OwnPartOffers(long id, string kind, ShopFile shop, SupplierCalls suppliers, CancellationToken cancellation)
+    {
+        var refusals = new Refusals();
+        var which = refusals.Choice<OwnPartKind>("$.kind", kind);
+        refusals.ThrowIfAny();
+        PartWish? wish;
+        using (var work = shop.Look())
+            wish = ClaspSheetWire.WishOf(JobFile.Read(work, id), which!.Value);
+        if (wish is null || wish.Missing is not null)
+            throw RefusedException.Conflict($"Measure {wish?.Missing ?? "its diameter and length, or the bore and the band’s width"} first.");
+        var found = await suppliers.Search(wish, cancellation);
+        return new PartOffersWire(
+            wish.Says,
+            [.. found.Parts.Select(p => new PartOfferWire(p.Part.Article, p.Part.Name, p.Part.Measured, p.Part.Supplier, p.Part.PriceCents, p.Available))],
+            found.Trouble);
     }
 
     private static async Task<ClaspSheetWire> TakeOffer(long id, OfferChoiceWire choice, ShopFile shop, SupplierCalls suppliers, CancellationToken cancellation)

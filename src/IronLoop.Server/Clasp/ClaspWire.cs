@@ -122,6 +122,19 @@ internal sealed record ClaspSheetWire(
             ? PartWish.ForEnd(kind, file.BandEnd(stock, band))
             : null;
 
+    /// <summary>What a supplier is asked for in place of an own part: by the pin or its bore, by the lugs and the band's tube.</summary>
+    public static PartWish? WishOf(JobFile file, OwnPartKind kind) => kind switch
+    {
+        OwnPartKind.Clasp => WishOf(file),
+        OwnPartKind.ClaspPins when file is { OwnClaspBand: { } band, Stock: { } stock } => PartWish.ForPins(ClaspSheet.Pin(file.Figures), file.BandEnd(stock, band)),
+        OwnPartKind.SpringBars when file.Figures[GaugedFigure.LugWidth] is { } lugs => new PartWish(PartKind.Bar)
+        {
+            Length = lugs,
+            Diameter = file.Band?.Facts.TubeBore is { } bore ? bore - file.House.Limits[Limit.TubeRoom] : Length.FromMillimetres(1.8m),
+        },
+        _ => null,
+    };
+
     private static PresentClaspWire PresentOf(JobFile file, ClaspBench bench)
     {
         var facts = file.ClaspKind is { } kind ? ClaspSheet.Facts(kind, file.Figures) : null;

@@ -20,7 +20,7 @@ internal static class DemoParts
         foreach (var bar in DemoBands.Bars)
         {
             SpringBars.Set(work, bar, at);
-            Parts.Set(work, Parts.Find(work, bar.Article)!.Part with { Supplier = SmallParts, PriceCents = 90 }, "bar case", bar.Curved ? 4 : 10);
+            Parts.Set(work, Parts.Find(work, bar.Article)!.Part with { Supplier = SmallParts, SupplierArticle = $"QS-SB{Number(bar.Body.Millimetres)}-{Number(bar.Length.Millimetres)}", PriceCents = 90 }, "bar case", bar.Curved ? 4 : 10);
         }
     }
 
@@ -38,6 +38,7 @@ internal static class DemoParts
         (new Part("CL-E18", "Extending fold-over")
         {
             Supplier = SmallParts,
+            SupplierArticle = "QS-E18",
             PriceCents = 8_900,
             Clasp = new StockedClasp(Steel(new ClaspFacts(ClaspKind.Extending, Mm(18.1m), Bar: Mm(1.8m)), "brushed"), new BraceletClasp(Mm(22), Mm(22), Side.Twelve, 5, Mm(2), 2), Length.Zero),
         }, "drawer B2", 0, 0),
@@ -46,18 +47,20 @@ internal static class DemoParts
         (new Part("CL-M20", "Slide clasp")
         {
             Supplier = Findings,
+            SupplierArticle = "FL-M20",
             PriceCents = 1_900,
             Clasp = new StockedClasp(Steel(new ClaspFacts(ClaspKind.Slide, Mm(20)), "polished"), null, Length.Zero),
         }, "drawer C2", 0, 2),
         (Pin("PN-10-18", 1, 18), "pin box", 10, 24),
         (Pin("PN-10-16", 1, 16), "pin box", 10, 8),
         (Pin("PN-09-18", 0.9m, 18), "pin box", 10, 12),
-        (new Part("LK-50-18", "Half link") { Supplier = SmallParts, PriceCents = 1_200, Link = new StockedLink(Mm(5), Mm(18)) }, "drawer D", 0, 3),
-        (new Part("LK-56-18", "Half link") { Supplier = SmallParts, PriceCents = 1_200, Link = new StockedLink(Mm(5.6m), Mm(18)) }, "drawer D", 0, 2),
+        (new Part("LK-50-18", "Half link") { Supplier = SmallParts, SupplierArticle = "QS-L5-18", PriceCents = 1_200, Link = new StockedLink(Mm(5), Mm(18)) }, "drawer D", 0, 3),
+        (new Part("LK-56-18", "Half link") { Supplier = SmallParts, SupplierArticle = "QS-L5h6-18", PriceCents = 1_200, Link = new StockedLink(Mm(5.6m), Mm(18)) }, "drawer D", 0, 2),
     ];
 
     private static Part Buckle(decimal width) => new($"CL-B{width}", "Pin buckle")
     {
+        SupplierArticle = $"FL-B{width}",
         Supplier = Findings,
         PriceCents = 480,
         Clasp = new StockedClasp(Steel(new ClaspFacts(ClaspKind.PinBuckle, Mm(width), Throat: Mm(4.5m), Bar: Mm(1.5m)), "polished"), null, Length.Zero),
@@ -65,6 +68,7 @@ internal static class DemoParts
 
     private static Part Folding(decimal width) => new($"CL-F{width}", "Folding clasp for straps")
     {
+        SupplierArticle = $"QS-F{width}",
         Supplier = SmallParts,
         PriceCents = 2_650,
         Clasp = new StockedClasp(Steel(new ClaspFacts(ClaspKind.StrapFolding, Mm(width), Throat: Mm(4), Bar: Mm(1.5m)), "polished"), null, Mm(7)),
@@ -75,6 +79,7 @@ internal static class DemoParts
         new(article, name)
         {
             Supplier = supplier,
+            SupplierArticle = article.Replace("CL-", supplier == Findings ? "FL-" : "QS-", StringComparison.Ordinal).Replace("-Q", "-O", StringComparison.Ordinal).Replace("-G", "-S", StringComparison.Ordinal),
             PriceCents = price,
             Clasp = new StockedClasp(
                 Steel(new ClaspFacts(ClaspKind.FoldOver, Mm(width + 0.2m), Bar: Mm(bar)), finish),
@@ -84,6 +89,7 @@ internal static class DemoParts
     private static Part Butterfly(string article, decimal width, decimal tube) => new(article, "Butterfly with push buttons")
     {
         Supplier = Findings,
+        SupplierArticle = $"FL-Y{width}",
         PriceCents = 3_600,
         Clasp = new StockedClasp(
             Steel(new ClaspFacts(ClaspKind.Butterfly, Tube: Mm(tube), OverButtons: Mm(width + 1.6m)), "polished"),
@@ -91,7 +97,9 @@ internal static class DemoParts
     };
 
     private static Part Pin(string article, decimal diameter, decimal length) =>
-        new(article, "Friction pin") { Supplier = Findings, PriceCents = 60, Pin = new FrictionPin(Mm(diameter), Mm(length)) };
+        new(article, "Friction pin") { Supplier = Findings, SupplierArticle = $"FL-P{Number(diameter)}-{length}", PriceCents = 60, Pin = new FrictionPin(Mm(diameter), Mm(length)) };
+
+    private static string Number(decimal mm) => mm.ToString("0.#", System.Globalization.CultureInfo.InvariantCulture).Replace('.', 'h');
 
     private static ClaspFacts Steel(ClaspFacts facts, string finish) => facts with { Finish = finish, Colour = "steel" };
 

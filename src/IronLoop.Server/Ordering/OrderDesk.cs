@@ -111,7 +111,7 @@ internal sealed class OrderDesk(ShopFile shop, SupplierCalls suppliers, TimeProv
     {
         var said = stands.Lines.GroupBy(l => l.Article, StringComparer.Ordinal).ToDictionary(g => g.Key, g => g.First(), StringComparer.Ordinal);
         var lines = new List<OrderLine>();
-        foreach (var group in order.Lines.GroupBy(l => l.Part.Part.Article, StringComparer.Ordinal))
+        foreach (var group in order.Lines.GroupBy(l => l.Part.Part.OrderedAs, StringComparer.Ordinal))
         {
             var line = said.GetValueOrDefault(group.Key);
             var left = Math.Max(0, line?.Shipped ?? 0);

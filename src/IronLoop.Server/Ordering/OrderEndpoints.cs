@@ -54,6 +54,16 @@ internal sealed record NewOrderLineWire(long PartId, int Count, long? JobId = nu
 /// <summary>An order is made of all lines for a supplier.</summary>
 internal sealed record MakeOrderWire(string Supplier, string By);
 
+/// <summary>A supplier is asked what its lines on the list would cost.</summary>
+internal sealed record AskQuoteWire(string Supplier);
+
+/// <summary>A line as quoted.</summary>
+internal sealed record QuoteLineWire(string Article, int Count, long PriceCents, int Available);
+
+/// <summary>A quote, or why nobody answered.</summary>
+/// <param name="Says">The whole in a sentence.</param>
+internal sealed record QuoteWire(string Supplier, long TotalCents, int Days, IReadOnlyList<QuoteLineWire> Lines, string Says);
+
 /// <summary>How many of a line came.</summary>
 internal sealed record CameLineWire(long LineId, int Count);
 
@@ -78,6 +88,8 @@ internal static class OrderEndpoints
         }).WithName("orders").WithSummary("What is to be ordered, by supplier, and all orders.");
         orders.MapPost("", Make).WithName("makeOrder").WithSummary("Makes an order of all lines for a supplier and sends it.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict);
+        orders.MapPost("/quote", Quote).WithName("quoteOrder").WithSummary("Asks a supplier what its lines on the list would cost, and when they would come.")
+            .ProducesProblem(StatusCodes.Status409Conflict).ProducesProblem(StatusCodes.Status502BadGateway);
         orders.MapPost("/lines", AddLine).WithName("addOrderLine").WithSummary("Puts a part on the list to be ordered.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
         orders.MapDelete("/lines/{id:long}", DropLine).WithName("dropOrderLine").WithSummary("Takes a line off the list.")
@@ -105,6 +117,23 @@ internal static class OrderEndpoints
             await desk.Send(id, cancellation);
         using var work = shop.Look();
         return OrderBookWire.Read(work, source);
+    }
+
+    private static async Task<QuoteWire> Quote(AskQuoteWire ask, ShopFile shop, SupplierCalls suppliers, CancellationToken cancellation)
+    {
+        List<StoredOrderLine> lines;
+        using (var work = shop.Look())
+            lines = [.. Storage.Orders.ToOrder(work).Where(l => l.Part.Part.Supplier == ask.Supplier)];
+        if (lines.Count == 0)
+            throw RefusedException.Conflict($"Nothing is to be ordered from {ask.Supplier}.");
+        var asked = lines.GroupBy(l => l.Part.Part.OrderedAs, StringComparer.Ordinal).Select(g => new SupplierLine(g.Key, g.Sum(l => l.Line.Count)));
+        var (quote, trouble) = await suppliers.Quote(ask.Supplier, asked, cancellation);
+        if (quote is null)
+            throw new RefusedException(StatusCodes.Status502BadGateway, trouble!, new Dictionary<string, string[]>());
+        var scarce = quote.Lines.Where(l => l.Available < l.Count).Select(l => $"{l.Article}: {l.Available} of {l.Count}").ToList();
+        return new QuoteWire(
+            ask.Supplier, quote.TotalCents, quote.Days, [.. quote.Lines.Select(l => new QuoteLineWire(l.Article, l.Count, l.PriceCents, l.Available))],
+            string.Create(CultureInfo.InvariantCulture, $"{quote.TotalCents / 100m:0.00} together, in {quote.Days} days{(scarce.Count > 0 ? $"; on the shelf are {string.Join(", ", scarce)}" : ", all on the shelf")}."));
     }
 
     private static OrderBookWire AddLine(NewOrderLineWire line, ShopFile shop, SupplierSource source)
@@ -200,7 +229,7 @@ internal static class OrderEndpoints
         {
             await csv.WriteRecordAsync(
             [
-                order.Id.ToString(CultureInfo.InvariantCulture), order.Supplier, part.Article, part.Name, line.Line.Measured,
+                order.Id.ToString(CultureInfo.InvariantCulture), order.Supplier, part.OrderedAs, part.Name, line.Line.Measured,
                 line.Line.Count.ToString(CultureInfo.InvariantCulture), (part.PriceCents / 100m).ToString("0.00", CultureInfo.InvariantCulture),
                 line.JobId?.ToString(CultureInfo.InvariantCulture) ?? "",
             ]);

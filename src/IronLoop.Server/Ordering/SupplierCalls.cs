@@ -82,6 +82,22 @@ internal sealed class SupplierCalls(HttpClient http, SupplierSource source, Shop
         }
     }
 
+    /// <summary>Asks what lines would cost.</summary>
+    public async Task<(SupplierQuote? Quote, string? Trouble)> Quote(string supplier, IEnumerable<SupplierLine> lines, CancellationToken cancellation)
+    {
+        try
+        {
+            using var response = await http.PostAsJsonAsync(At("quotes"), new SupplierAsk(supplier, [.. lines]), Json, cancellation);
+            return !response.IsSuccessStatusCode ? (null, Failed(response))
+                : await response.Content.ReadFromJsonAsync<SupplierQuote>(Json, cancellation) is { Lines: not null } quote ? (quote, null)
+                : (null, "The supplier’s answer cannot be read.");
+        }
+        catch (Exception trouble) when (IsTrouble(trouble, cancellation))
+        {
+            return (null, Say(trouble));
+        }
+    }
+
     /// <summary>Sends an order.</summary>
     public Task<Answered> Send(StoredOrder order, CancellationToken cancellation) => Ask(() =>
     {
@@ -90,7 +106,7 @@ internal sealed class SupplierCalls(HttpClient http, SupplierSource source, Shop
             Content = JsonContent.Create(
                 new SupplierOrder(
                     order.Supplier, $"Iron Loop {order.Id}",
-                    [.. order.Lines.GroupBy(l => l.Part.Part.Article, StringComparer.Ordinal).Select(g => new SupplierLine(g.Key, g.Sum(l => l.Line.Count)))]),
+                    [.. order.Lines.GroupBy(l => l.Part.Part.OrderedAs, StringComparer.Ordinal).Select(g => new SupplierLine(g.Key, g.Sum(l => l.Line.Count)))]),
                 options: Json),
         };
         request.Headers.Add(KeyHeader, order.Key);

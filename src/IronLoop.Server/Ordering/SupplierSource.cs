@@ -8,7 +8,9 @@ internal sealed class SupplierSource(Switches switches, IConfiguration configura
     private const string Setting = "suppliers";
 
     /// <summary>The stand-in's address; null when it was not started.</summary>
-    public string? StandIn => configuration["suppliers"] ?? (switches.StandIns > 0 ? $"http://127.0.0.1:{switches.StandIns + 2}/" : null);
+    public string? StandIn => configuration["suppliers"] is { Length: > 0 } elsewhere ? elsewhere
+        : switches.StandIns > 0 ? $"http://127.0.0.1:{switches.StandIns + 2}/"
+        : null;
 
     /// <summary>The address; null when there is none.</summary>
     public Uri? Address(ShopWork work) => Settings.Find(work, Setting) is { Length: > 0 } settled ? new Uri(settled) : StandIn is { } standIn ? new Uri(standIn) : null;

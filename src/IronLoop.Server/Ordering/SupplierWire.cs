@@ -93,6 +93,15 @@ internal sealed record SupplierOffer(string Article, string Name, string Supplie
 /// <summary>A line of an order as the service takes it.</summary>
 internal sealed record SupplierLine(string Article, int Count);
 
+/// <summary>What a quote is asked for.</summary>
+internal sealed record SupplierAsk(string Supplier, IReadOnlyList<SupplierLine> Lines);
+
+/// <summary>A line as quoted.</summary>
+internal sealed record SupplierQuoteLine(string Article, int Count, long PriceCents, int Available);
+
+/// <summary>A quote.</summary>
+internal sealed record SupplierQuote(IReadOnlyList<SupplierQuoteLine> Lines, long TotalCents, int Days);
+
 /// <summary>An order as the service takes it.</summary>
 internal sealed record SupplierOrder(string Supplier, string Reference, IReadOnlyList<SupplierLine> Lines);
 

@@ -59,7 +59,7 @@ internal static class PurchaseOrder
         var part = line.Part.Part;
         var words = Sheet.Lines($"{part.Name}: {line.Line.Measured}{(line.JobId is { } job ? $" (tag {job})" : "")}", sheet.Right - 60 - Sheet.Left - 30);
         sheet.Need(words.Count * Step + 4);
-        sheet.Write(part.Article, Sheet.Left);
+        sheet.Write(part.OrderedAs, Sheet.Left);
         sheet.Write(line.Line.Count.ToString(CultureInfo.InvariantCulture), sheet.Right - 42, toRight: true);
         sheet.Write(Money(part.PriceCents), sheet.Right - 20, toRight: true);
         sheet.Write(Money(part.PriceCents * line.Line.Count), sheet.Right, toRight: true);

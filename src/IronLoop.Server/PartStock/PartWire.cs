@@ -28,7 +28,7 @@ internal sealed record StockEntryWire(DateTimeOffset At, string By, int Change, 
 /// <summary>A part as entered; lengths as typed, empty where they say nothing about it.</summary>
 internal sealed record PartSheet(
     string Article, string Name, PartKind Kind, string Supplier = "", string Place = "", int Minimum = 0, string Price = "", string Finish = "", string Colour = "",
-    ClaspKind? Clasp = null, string Inner = "", string Tube = "", string OverButtons = "", string Throat = "", string Bar = "", string Adds = "", string Twelve = "",
+    string SupplierArticle = "", ClaspKind? Clasp = null, string Inner = "", string Tube = "", string OverButtons = "", string Throat = "", string Bar = "", string Adds = "", string Twelve = "",
     string Six = "", Side MicroSide = Side.Twelve, int Positions = 1, string Step = "", string Length = "", string Diameter = "", string Tip = "", bool Curved = false,
     BarStyle Style = BarStyle.Plain, string Pitch = "", string Width = "")
 {
@@ -45,7 +45,7 @@ internal sealed record PartSheet(
         long cents = 0;
         if (!string.IsNullOrWhiteSpace(Price) && !Money.TryParse(Price, out cents))
             refusals.Add("$.price", Money.Refuse(Price));
-        var part = new Part(article, name) { Supplier = supplier, PriceCents = cents };
+        var part = new Part(article, name) { Supplier = supplier, SupplierArticle = refusals.Text("$.supplierArticle", SupplierArticle, 40, required: false), PriceCents = cents };
         part = Kind switch
         {
             PartKind.Clasp => part with { Clasp = ReadClasp(refusals) },

@@ -4,16 +4,22 @@ namespace IronLoop.StandIns.Suppliers;
 /// <param name="Down">Every call answers 503.</param>
 /// <param name="FailNext">So many calls answer 500 and do nothing.</param>
 /// <param name="LoseNext">So many orders are taken, and their answer never comes.</param>
+/// <param name="SlowNext">So many orders are taken, and nobody answers until the caller gives up.</param>
 /// <param name="Partly">Orders are shipped half now, half later.</param>
 /// <param name="Refuse">Orders are refused.</param>
 /// <param name="ForwardHours">The made-up clock is put forward.</param>
-internal sealed record PlayWire(bool? Down = null, int? FailNext = null, int? LoseNext = null, bool? Partly = null, bool? Refuse = null, double? ForwardHours = null);
+internal sealed record PlayWire(bool? Down = null, int? FailNext = null, int? LoseNext = null, int? SlowNext = null, bool? Partly = null, bool? Refuse = null, double? ForwardHours = null);
 
 /// <summary>How the suppliers are today.</summary>
 internal sealed class Moods
 {
     private int _failNext;
     private int _loseNext;
+    private int _slowNext;
+    private int _played;
+
+    /// <summary>How many calls failed, were lost or were slow because it was played.</summary>
+    public int Played => Volatile.Read(ref _played);
 
     public bool Down { get; private set; }
 
@@ -30,9 +36,11 @@ internal sealed class Moods
             Interlocked.Exchange(ref _failNext, fail);
         if (play.LoseNext is { } lose)
             Interlocked.Exchange(ref _loseNext, lose);
+        if (play.SlowNext is { } slow)
+            Interlocked.Exchange(ref _slowNext, slow);
     }
 
-    public PlayWire Now => new(Down, Volatile.Read(ref _failNext), Volatile.Read(ref _loseNext), Partly, Refuse);
+    public PlayWire Now => new(Down, Volatile.Read(ref _failNext), Volatile.Read(ref _loseNext), Volatile.Read(ref _slowNext), Partly, Refuse);
 
     /// <summary>Whether this call fails.</summary>
     public bool Fails() => Use(ref _failNext);
@@ -40,7 +48,10 @@ internal sealed class Moods
     /// <summary>Whether this order's answer is lost.</summary>
     public bool Loses() => Use(ref _loseNext);
 
-    private static bool Use(ref int left)
+    /// <summary>Whether this order's answer never comes.</summary>
+    public bool IsSlow() => Use(ref _slowNext);
+
+    private bool Use(ref int left)
     {
         while (true)
         {
@@ -48,7 +59,10 @@ internal sealed class Moods
             if (now <= 0)
                 return false;
             if (Interlocked.CompareExchange(ref left, now - 1, now) == now)
+            {
+                Interlocked.Increment(ref _played);
                 return true;
+            }
         }
     }
 }

@@ -6,7 +6,8 @@ namespace IronLoop.StandIns.Suppliers;
 internal sealed record NewOrder(string Supplier, string Reference, IReadOnlyList<AskedLine> Lines);
 
 /// <summary>How the suppliers are, and how many orders they have taken.</summary>
-internal sealed record PlayedWire(PlayWire Now, int Orders);
+/// <param name="Failures">How many calls failed because it was played.</param>
+internal sealed record PlayedWire(PlayWire Now, int Orders, int Failures);
 
 /// <summary>A quote asked for.</summary>
 internal sealed record AskQuote(string Supplier, IReadOnlyList<AskedLine> Lines);
@@ -63,7 +64,7 @@ internal static class SupplierService
             moods.Play(play);
             book.Forward(play.ForwardHours ?? 0);
         }
-        return new PlayedWire(moods.Now, book.Count);
+        return new PlayedWire(moods.Now, book.Count, moods.Played);
     }
 
     private static async Task Moody(HttpContext context, RequestDelegate next)
@@ -116,9 +117,10 @@ internal static class SupplierService
         {
             // Taken, but whoever sent it never hears of it.
             context.Abort();
-            await Task.CompletedTask;
             return Results.Empty;
         }
+        if (moods.IsSlow())
+            await Task.Delay(Timeout.Infinite, context.RequestAborted).ContinueWith(_ => { }, TaskScheduler.Default);
         return isNew ? Results.Created($"/orders/{taken.Number}", taken) : Results.Ok(taken);
     }
 }

@@ -7,6 +7,7 @@ CREATE TABLE part (
   name            TEXT NOT NULL CHECK (length(name) > 0),
   kind            TEXT NOT NULL,
   supplier        TEXT NOT NULL DEFAULT '',
+  supplier_article TEXT NOT NULL DEFAULT '',
   place           TEXT NOT NULL DEFAULT '',
   minimum         INTEGER NOT NULL DEFAULT 0 CHECK (minimum >= 0),
   on_hand         INTEGER NOT NULL DEFAULT 0 CHECK (on_hand >= 0),

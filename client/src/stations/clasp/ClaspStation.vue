@@ -1,6 +1,12 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue'
-import { useClasp, type ClaspCandidate, type ClaspSeen } from '../../api/clasp'
+import {
+  useClasp,
+  type ClaspCandidate,
+  type ClaspSeen,
+  type OwnPartKind,
+  type PartOffers,
+} from '../../api/clasp'
 import type { GaugedFigure } from '../../api/gauge'
 import { saidOf, wholeOf } from '../../api/refused'
 import type { Job, LoopSheet } from '../../api/shop'
@@ -64,6 +70,9 @@ async function askSuppliers() {
   await act(async () => (offers.value = await clasp.offers()))
   asking.value = false
 }
+/** What suppliers offered in place of own parts. */
+const ownOffers = reactive<Partial<Record<OwnPartKind, PartOffers>>>({})
+const askFor = (kind: OwnPartKind) => act(async () => (ownOffers[kind] = await clasp.ownPartOffers(kind)))
 const notListed = computed(
   () =>
     offers.value?.offers.filter(
@@ -110,6 +119,9 @@ const showAll = ref(false)
       v-else-if="part === 'own'"
       :sheet="sheet"
       :disabled="job.closedAt !== null"
+      :offers="ownOffers"
+      @ask="askFor"
+      @list="(article) => act(() => clasp.takeOffer(article))"
       @inspected="(p) => act(() => clasp.inspect(p))"
       @forget="(kind) => act(() => clasp.forget(kind))"
       @replacement="(kind, partId) => act(() => clasp.takeInstead({ kind, partId }))"

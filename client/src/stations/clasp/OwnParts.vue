@@ -1,13 +1,21 @@
 <script setup lang="ts">
 import { reactive } from 'vue'
-import type { ClaspSheet, OwnPart, OwnPartKind } from '../../api/clasp'
+import type { ClaspSheet, OwnPart, OwnPartKind, PartOffers } from '../../api/clasp'
+import { price } from '../match/words'
 import { looks } from './words'
 
-defineProps<{ sheet: ClaspSheet; disabled: boolean }>()
+defineProps<{
+  sheet: ClaspSheet
+  disabled: boolean
+  /** What suppliers offered, by the part it would replace. */
+  offers: Partial<Record<OwnPartKind, PartOffers>>
+}>()
 const emit = defineEmits<{
   inspected: [part: { kind: OwnPartKind; straight: boolean; springy: boolean; unworn: boolean }]
   forget: [kind: OwnPartKind]
   replacement: [kind: OwnPartKind, partId: number]
+  ask: [kind: OwnPartKind]
+  list: [article: string]
 }>()
 const points = ['straight', 'springy', 'unworn'] as const
 
@@ -64,9 +72,7 @@ function forget(kind: OwnPartKind) {
           Instead: <span class="figure">{{ part.replacement.count }}</span> {{ part.replacement.name }},
           {{ part.replacement.article }}, {{ part.replacement.reserved ? 'reserved' : 'to be ordered' }}.
         </p>
-        <p v-if="part.choices.length === 0" class="quiet">
-          Nothing on the list replaces it; gauge its size, or put the part on the list under House, Parts.
-        </p>
+        <p v-if="part.choices.length === 0" class="quiet">Nothing on the list replaces it.</p>
         <label v-else-if="!disabled" class="instead">
           Replace by
           <select
@@ -80,6 +86,22 @@ function forget(kind: OwnPartKind) {
             </option>
           </select>
         </label>
+        <button v-if="!disabled" type="button" class="plain" @click="emit('ask', part.kind)">
+          Ask the suppliers
+        </button>
+        <template v-if="offers[part.kind]">
+          <p v-if="offers[part.kind]!.trouble" role="alert">{{ offers[part.kind]!.trouble }}</p>
+          <p v-else class="quiet">
+            Asked for {{ offers[part.kind]!.wish
+            }}{{ offers[part.kind]!.offers.length === 0 ? '; nobody has such' : '' }}.
+          </p>
+          <ul>
+            <li v-for="o in offers[part.kind]!.offers.slice(0, 4)" :key="o.article">
+              {{ o.article }}: {{ o.measured }}, <span class="figure">{{ price(o.priceCents) }}</span>
+              <button type="button" class="plain" @click="emit('list', o.article)">Put on the list</button>
+            </li>
+          </ul>
+        </template>
       </template>
       <p v-else-if="part.says && !part.reused" class="quiet">Choose another clasp under Choose.</p>
     </section>

@@ -1,0 +1,31 @@
+using IronLoop.Core.Tray;
+
+namespace IronLoop.Core.Tests.Tray;
+
+public class OwnPartTests
+{
+    [Fact]
+    public void Only_what_is_straight_springy_and_unworn_is_used_again()
+    {
+        foreach (var straight in (bool[])[true, false])
+            foreach (var springy in (bool[])[true, false])
+                foreach (var unworn in (bool[])[true, false])
+                {
+                    var part = new OwnPart(OwnPartKind.SpringBars, straight, springy, unworn);
+                    part.IsReused.ShouldBe(straight && springy && unworn);
+                    part.Says.Contains("bent", StringComparison.Ordinal).ShouldBe(!straight);
+                    part.Says.Contains("lost its spring", StringComparison.Ordinal).ShouldBe(!springy);
+                    part.Says.Contains(": worn", StringComparison.Ordinal).ShouldBe(!unworn && straight && springy);
+                }
+    }
+
+    [Fact]
+    public void What_is_replaced_goes_back_in_the_bag_piece_by_piece()
+    {
+        OwnPart.Replaced(
+        [
+            new OwnPart(OwnPartKind.ClaspPins, true, false, true), new OwnPart(OwnPartKind.SpringBars, true, true, true),
+            new OwnPart(OwnPartKind.Clasp, true, true, false),
+        ]).ShouldBe([new BagLine("own clasp, replaced", 1), new BagLine("own pins at the clasp, replaced", 2)]);
+    }
+}
