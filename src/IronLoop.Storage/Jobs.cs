@@ -101,7 +101,7 @@ public static class Jobs
     /// <summary>Chooses a band; the clasp has to be looked at again, and one that was to go on the band before is left.</summary>
     public static void ChooseBand(ShopWork work, long id, long bandId, PullThroughWay way = PullThroughWay.Double)
     {
-        PartsTaken.Leave(work, id, PartsTaken.ForClasp);
+        PartsTaken.LeaveClasp(work, id);
         work.Execute("UPDATE job_clasp SET part_id = NULL WHERE job_id = $id", ("$id", id));
         work.Execute("UPDATE job SET band_id = $band, worn_way = $way, clasp_kept_at = NULL WHERE id = $id", ("$id", id), ("$band", bandId), ("$way", way));
     }

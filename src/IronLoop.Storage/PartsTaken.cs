@@ -18,6 +18,16 @@ public static class PartsTaken
     /// <summary>The use of a clasp that goes on instead of the band's own.</summary>
     public const string ForClasp = "clasp";
 
+    /// <summary>The use of the pins that hold it.</summary>
+    public const string ForClaspPins = "clasp pins";
+
+    /// <summary>Gives back the clasp that was to go on, with its pins.</summary>
+    public static void LeaveClasp(ShopWork work, long jobId)
+    {
+        Leave(work, jobId, ForClasp);
+        Leave(work, jobId, ForClaspPins);
+    }
+
     /// <summary>What a job takes.</summary>
     public static IReadOnlyList<PartTaken> Of(ShopWork work, long jobId) =>
         [.. work.Query("SELECT * FROM part_taken WHERE job_id = $job ORDER BY use",

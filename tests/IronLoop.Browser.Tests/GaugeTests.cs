@@ -4,7 +4,7 @@ namespace IronLoop.Browser.Tests;
 
 public sealed class GaugeTests : IDisposable
 {
-    private readonly StandInCaliper _caliper = new();
+    private readonly RunningStandIns _caliper = new();
     private readonly RunningShop _shop;
     private readonly Screen _screen;
 

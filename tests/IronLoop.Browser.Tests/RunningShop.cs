@@ -7,11 +7,11 @@ public sealed class RunningShop : IDisposable
 {
     private readonly bool _demo;
     private readonly string _folder = Directory.CreateTempSubdirectory("iron-loop-").FullName;
-    private readonly StandInCaliper? _caliper;
+    private readonly RunningStandIns? _caliper;
     private Process _process;
     private bool _stopped;
 
-    public RunningShop(bool demo, StandInCaliper? caliper = null)
+    public RunningShop(bool demo, RunningStandIns? caliper = null)
     {
         (_demo, _caliper) = (demo, caliper);
         (_process, Address) = Start("0");

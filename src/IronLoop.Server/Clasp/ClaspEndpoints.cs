@@ -99,7 +99,7 @@ internal static class ClaspEndpoints
             throw RefusedException.Conflict("Choose a band first; its clasp is looked at then.");
         if (file.OtherClasp is not null)
         {
-            PartsTaken.Leave(work, id, PartsTaken.ForClasp);
+            PartsTaken.LeaveClasp(work, id);
             JobClasps.Set(work, id, file.Clasp with { PartId = null });
             Plans.Drop(work, id);
         }
@@ -129,7 +129,8 @@ internal static class ClaspEndpoints
         Consent(work, file, judged, signedBy, clock.GetUtcNow());
         JobClasps.Set(work, id, file.Clasp with { PartId = part.Id });
         Plans.Drop(work, id);
-        var isReserved = Take(work, file, PartsTaken.ForClasp, part, 1);
+        PartsTaken.LeaveClasp(work, id);
+        var isReserved = Take(work, file, PartsTaken.ForClasp, part, 1) & TakePins(work, file, bench, part.Part);
         Storage.Jobs.KeepClasp(work, id, clock.GetUtcNow());
         Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Clasp,
             $"Clasp replaced: {part.Part.Name}, {part.Part.Article}, {(isReserved ? "reserved" : "to be ordered")}.");
@@ -238,6 +239,15 @@ internal static class ClaspEndpoints
             return true;
         Orders.AddLine(work, part.Id, count, part.Part.Measured, file.Job.Id);
         return false;
+    }
+
+    /// <summary>The two pins that hold a butterfly: those that the rule about pins found.</summary>
+    private static bool TakePins(ShopWork work, JobFile file, ClaspBench bench, Part clasp)
+    {
+        if (clasp.Clasp!.Facts.Kind != ClaspKind.Butterfly || bench.End is not { Bore: { } bore, Width: { } width })
+            return true;
+        var pins = Parts.All(work, PartKind.Pin).Where(p => p.Count.Free > 0).OrderByDescending(p => p.Count.Free >= 2);
+        return PinRule.Choose(pins, p => p.Part.Pin!, bore, width, bench.Limits) is not { } pin || Take(work, file, PartsTaken.ForClaspPins, pin, 2);
     }
 
     /// <summary>Work that cannot be undone waits for the owner's written consent, recorded with what it is for.</summary>

@@ -93,7 +93,7 @@ internal static class DemoParts
         PriceCents = 3_600,
         Clasp = new StockedClasp(
             Steel(new ClaspFacts(ClaspKind.Butterfly, Tube: Mm(tube), OverButtons: Mm(width + 1.6m)), "polished"),
-            new BraceletClasp(Mm(15), Mm(15), Side.Twelve, 1, Length.Zero, 0), Length.Zero),
+            new BraceletClasp(Mm(16.5m), Mm(16.5m), Side.Twelve, 1, Length.Zero, 0), Length.Zero),
     };
 
     private static Part Pin(string article, decimal diameter, decimal length) =>

@@ -6,20 +6,20 @@ using System.Net.Sockets;
 
 namespace IronLoop.Browser.Tests;
 
-/// <summary>The stand-in caliper as its own process, worked by its panel's calls.</summary>
-public sealed class StandInCaliper : IDisposable
+/// <summary>The stand-ins as their own process, worked by their panel's calls.</summary>
+public sealed class RunningStandIns : IDisposable
 {
     private readonly HttpClient _panel;
     private Process _process;
 
-    public StandInCaliper()
+    public RunningStandIns()
     {
-        Port = TwoFreePorts();
+        Port = FreePorts();
         _panel = new HttpClient { BaseAddress = new Uri($"http://127.0.0.1:{Port}") };
         _process = Start();
     }
 
-    /// <summary>Port of the panel; the line is one above.</summary>
+    /// <summary>Port of the panel; the caliper's line is one above, the suppliers are two.</summary>
     public int Port { get; }
 
     /// <summary>Puts the jaw somewhere and sends a reading.</summary>
@@ -31,6 +31,13 @@ public sealed class StandInCaliper : IDisposable
 
     public void Do(string act, object? body = null) =>
         _panel.PostAsJsonAsync($"/caliper/{act}", body ?? new { }).GetAwaiter().GetResult().EnsureSuccessStatusCode();
+
+    /// <summary>Plays a mood of the suppliers; answers how many orders they have taken.</summary>
+    public int Play(object? mood = null)
+    {
+        var answer = _panel.PostAsJsonAsync("/suppliers/play", mood ?? new { }).GetAwaiter().GetResult().EnsureSuccessStatusCode();
+        return answer.Content.ReadFromJsonAsync<System.Text.Json.Nodes.JsonNode>().GetAwaiter().GetResult()!["orders"]!.GetValue<int>();
+    }
 
     public void End() => RunningProgram.Stop(_process);
 
@@ -45,7 +52,7 @@ public sealed class StandInCaliper : IDisposable
     private Process Start() =>
         RunningProgram.Start([House.StandIns, "--port", Port.ToString(CultureInfo.InvariantCulture)], "The stand-in caliper’s line is at").Process;
 
-    private static int TwoFreePorts()
+    private static int FreePorts()
     {
         while (true)
         {
@@ -56,11 +63,13 @@ public sealed class StandInCaliper : IDisposable
             {
                 using var other = new TcpListener(IPAddress.Loopback, port + 1);
                 other.Start();
+                using var third = new TcpListener(IPAddress.Loopback, port + 2);
+                third.Start();
                 return port;
             }
             catch (SocketException)
             {
-                // The one above is taken; look elsewhere.
+                // One above is taken; look elsewhere.
             }
         }
     }
