@@ -22,7 +22,7 @@ builder.Services.AddSingleton(new CaliperLine(port + 1, Console.Out));
 builder.Services.AddHostedService(services => services.GetRequiredService<CaliperLine>());
 var app = builder.Build();
 app.MapCaliperPanel();
-var suppliers = SupplierService.Build(port + 2, TimeProvider.System);
+var suppliers = SupplierService.Build(port + 2, TimeProvider.System, unsteady: true);
 app.MapGet("/suppliers/play", () => suppliers.Play());
 app.MapPost("/suppliers/play", (PlayWire play) => suppliers.Play(play));
 if (parent > 0)

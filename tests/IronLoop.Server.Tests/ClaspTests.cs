@@ -151,6 +151,11 @@ public sealed class ClaspTests : IDisposable
         (await _shop.Get("/api/spring-bars")).AsArray().Single(b => b!["article"]!.GetValue<string>() == bar)!["inStock"]!.GetValue<int>().ShouldBe(before["onHand"]!.GetValue<int>() - 2);
         (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.ToJsonString().ShouldContain("own spring bars, replaced");
 
+        sheet = await _shop.Put($"/api/jobs/{job}/clasp/own-parts", new { kind = "springBars", came = false });
+        Own(sheet, "springBars")["says"]!.GetValue<string>().ShouldContain("None came along");
+        (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.ToJsonString().ShouldNotContain("spring bars");
+        var refused = await _shop.Put("/api/spring-bars", new { article = bar, length = "18", body = "1.5", tip = "0.8", inStock = 1 }, HttpStatusCode.BadRequest);
+        refused["errors"]!["$.inStock"]![0]!.GetValue<string>().ShouldContain("2 are reserved");
         await _shop.Send(HttpMethod.Delete, $"/api/jobs/{job}/clasp/own-parts/springBars", null);
         (await Part(bar))["reserved"]!.GetValue<int>().ShouldBe(0);
     }

@@ -1,4 +1,6 @@
+using DbUp;
 using IronLoop.Core.Jobs;
+using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 using IronLoop.Storage;
 using Microsoft.Data.Sqlite;
@@ -36,6 +38,40 @@ public sealed class StorageTests : IDisposable
         ShopFile.LetGo();
         using var look = ShopFile.Open(_folder).Look();
         Clients.Count(look).ShouldBe(1);
+    }
+
+    [Fact]
+    public void Spring_bars_and_consents_of_an_earlier_version_are_kept()
+    {
+        var path = Path.Combine(_folder, "iron-loop.db");
+        DeployChanges.To.SqliteDatabase($"Data Source={path}")
+            .WithScriptsEmbeddedInAssembly(typeof(ShopFile).Assembly, script => !script.Contains("006_", StringComparison.Ordinal))
+            .LogToNowhere().Build().PerformUpgrade().Successful.ShouldBeTrue();
+        using (var file = new SqliteConnection($"Data Source={path}"))
+        {
+            file.Open();
+            using var fill = file.CreateCommand();
+            fill.CommandText =
+                """
+                INSERT INTO client (id, name) VALUES (1, 'Somebody');
+                INSERT INTO watch (id, client_id, name) VALUES (1, 1, 'A watch');
+                INSERT INTO band (id, article, name, kind, material, attaches, width_um, thickness_um, clasp_name, buckle_piece_um)
+                  VALUES (1, 'B', 'Band', 'TwoPiece', 'Leather', 'LooseBar', 20000, 2800, 'pin buckle', 75000);
+                INSERT INTO job (id, client_id, watch_id, request, promised, taken_in_at, taken_in_by)
+                  VALUES (1, 1, 1, 'ChangeStrap', '2026-11-25', '2026-11-24T09:00:00.000Z', 'MK');
+                INSERT INTO consent VALUES (1, 1, 'file the end', 'Somebody', '2026-11-24T09:00:00.000Z');
+                INSERT INTO spring_bar VALUES ('SB-20', 20000, 1500, 800, 1, 'Flanged', 12);
+                """;
+            fill.ExecuteNonQuery();
+        }
+        ShopFile.LetGo();
+        using var look = ShopFile.Open(_folder).Look();
+        SpringBars.All(look).ShouldBe([new SpringBar("SB-20", Mm(20), Mm(1.5m), Mm(0.8m), true, BarStyle.Flanged, 12)]);
+        Parts.Entries(look, Parts.Find(look, "SB-20")!.Id).Single().Change.ShouldBe(12);
+        Consents.Of(look, 1)!.Work.ShouldBe("file the end");
+        Consents.Of(look, 1, ConsentTopic.Clasp).ShouldBeNull();
+
+        static Length Mm(decimal millimetres) => Length.FromMillimetres(millimetres);
     }
 
     [Fact]

@@ -1752,9 +1752,14 @@ export interface components {
     ImportState: 'waiting' | 'running' | 'done' | 'refused'
     InspectedWire: {
       kind: components['schemas']['OwnPartKind']
+      /** @default false */
       straight: boolean
+      /** @default false */
       springy: boolean
+      /** @default false */
       unworn: boolean
+      /** @default true */
+      came: boolean
     }
     JobWire: {
       /** Format: int64 */
@@ -2231,6 +2236,7 @@ export interface components {
     OwnPartWire: {
       kind: components['schemas']['OwnPartKind']
       name: string
+      came: null | boolean
       straight: null | boolean
       springy: null | boolean
       unworn: null | boolean

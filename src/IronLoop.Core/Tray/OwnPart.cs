@@ -23,8 +23,14 @@ public enum OwnPartKind
 /// <param name="Unworn">No worn tip, edge or thread.</param>
 public sealed record OwnPart(OwnPartKind Kind, bool Straight, bool Springy, bool Unworn)
 {
+    /// <summary>Whether it came along at all; what did not is taken from stock.</summary>
+    public bool Came { get; init; } = true;
+
     /// <summary>Whether it is used again.</summary>
-    public bool IsReused => Straight && Springy && Unworn;
+    public bool IsReused => Came && Straight && Springy && Unworn;
+
+    /// <summary>A part that did not come along.</summary>
+    public static OwnPart Missing(OwnPartKind kind) => new(kind, false, false, false) { Came = false };
 
     /// <summary>How many pieces it is.</summary>
     public int Pieces => Kind == OwnPartKind.Clasp ? 1 : 2;
@@ -43,6 +49,8 @@ public sealed record OwnPart(OwnPartKind Kind, bool Straight, bool Springy, bool
     {
         get
         {
+            if (!Came)
+                return "None came along; it is taken from stock.";
             if (IsReused)
                 return "Used again: straight, springy and unworn.";
             var faults = new List<string>();
@@ -55,5 +63,5 @@ public sealed record OwnPart(OwnPartKind Kind, bool Straight, bool Springy, bool
 
     /// <summary>What goes into the owner's bag of those that are replaced.</summary>
     public static IReadOnlyList<BagLine> Replaced(IEnumerable<OwnPart> parts) =>
-        [.. parts.Where(p => !p.IsReused).OrderBy(p => p.Kind).Select(p => new BagLine($"{p.Name}, replaced", p.Pieces))];
+        [.. parts.Where(p => p is { Came: true, IsReused: false }).OrderBy(p => p.Kind).Select(p => new BagLine($"{p.Name}, replaced", p.Pieces))];
 }

@@ -17,7 +17,8 @@ internal sealed record OtherClaspWire(long PartId, string? ConsentSignedBy = nul
 internal sealed record OfferChoiceWire(string Article);
 
 /// <summary>An own part as inspected.</summary>
-internal sealed record InspectedWire(OwnPartKind Kind, bool Straight, bool Springy, bool Unworn);
+/// <param name="Came">Whether it came along; with no, the rest is not looked at.</param>
+internal sealed record InspectedWire(OwnPartKind Kind, bool Straight = false, bool Springy = false, bool Unworn = false, bool Came = true);
 
 /// <summary>What replaces an own part.</summary>
 internal sealed record ReplacementWire(OwnPartKind Kind, long PartId);
@@ -191,7 +192,7 @@ internal static class ClaspEndpoints
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
         file.MustBeOpen();
-        var part = new OwnPart(inspected.Kind, inspected.Straight, inspected.Springy, inspected.Unworn);
+        var part = inspected.Came ? new OwnPart(inspected.Kind, inspected.Straight, inspected.Springy, inspected.Unworn) : OwnPart.Missing(inspected.Kind);
         OwnParts.Set(work, id, part);
         if (part.IsReused)
             PartsTaken.Leave(work, id, ClaspSheetWire.UseOf(part.Kind));

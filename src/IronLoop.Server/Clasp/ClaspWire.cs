@@ -67,7 +67,7 @@ internal sealed record PresentClaspWire(string Name, Verdict Verdict, IReadOnlyL
 /// <param name="Choices">What could replace it.</param>
 /// <param name="Replacement">What the job takes instead.</param>
 internal sealed record OwnPartWire(
-    OwnPartKind Kind, string Name, bool? Straight, bool? Springy, bool? Unworn, bool Reused, string? Says, IReadOnlyList<PartWire> Choices, TakenWire? Replacement);
+    OwnPartKind Kind, string Name, bool? Came, bool? Straight, bool? Springy, bool? Unworn, bool Reused, string? Says, IReadOnlyList<PartWire> Choices, TakenWire? Replacement);
 
 /// <summary>What the job takes of a part.</summary>
 internal sealed record TakenWire(string Use, long PartId, string Article, string Name, int Count, bool Reserved, bool CameIn);
@@ -150,7 +150,8 @@ internal sealed record ClaspSheetWire(
             var part = inspected.GetValueOrDefault(kind);
             var taken = file.Taken.FirstOrDefault(t => t.Use == UseOf(kind));
             yield return new OwnPartWire(
-                kind, new OwnPart(kind, true, true, true).Name, part?.Straight, part?.Springy, part?.Unworn, part?.IsReused == true, part?.Says,
+                kind, OwnPart.Missing(kind).Name, part?.Came, part is { Came: true } ? part.Straight : null, part is { Came: true } ? part.Springy : null,
+                part is { Came: true } ? part.Unworn : null, part?.IsReused == true, part?.Says,
                 part is { IsReused: false } ? [.. Choices(work, file, kind).Select(PartWire.Of)] : [],
                 taken is null ? null : Take(taken));
         }

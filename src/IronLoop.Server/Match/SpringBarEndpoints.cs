@@ -48,6 +48,8 @@ internal static class SpringBarEndpoints
         {
             var bar = sheet.Read();
             using var work = shop.Begin();
+            if (Parts.Find(work, bar.Article)?.Count.WhyNotCounted(bar.InStock) is { } why)
+                throw new RefusedException(StatusCodes.Status400BadRequest, "The bar cannot be taken like this.", new Dictionary<string, string[]> { ["$.inStock"] = [why] });
             SpringBars.Set(work, bar, clock.GetUtcNow());
             var all = All(work);
             work.Keep();

@@ -11,8 +11,10 @@ namespace IronLoop.StandIns.Suppliers;
 internal sealed record PlayWire(bool? Down = null, int? FailNext = null, int? LoseNext = null, int? SlowNext = null, bool? Partly = null, bool? Refuse = null, double? ForwardHours = null);
 
 /// <summary>How the suppliers are today.</summary>
-internal sealed class Moods
+/// <param name="unsteady">Whether every seventh call fails by itself, as happens.</param>
+internal sealed class Moods(bool unsteady)
 {
+    private int _calls;
     private int _failNext;
     private int _loseNext;
     private int _slowNext;
@@ -43,7 +45,7 @@ internal sealed class Moods
     public PlayWire Now => new(Down, Volatile.Read(ref _failNext), Volatile.Read(ref _loseNext), Volatile.Read(ref _slowNext), Partly, Refuse);
 
     /// <summary>Whether this call fails.</summary>
-    public bool Fails() => Use(ref _failNext);
+    public bool Fails() => Use(ref _failNext) || unsteady && Interlocked.Increment(ref _calls) % 7 == 0;
 
     /// <summary>Whether this order's answer is lost.</summary>
     public bool Loses() => Use(ref _loseNext);

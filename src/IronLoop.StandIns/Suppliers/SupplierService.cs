@@ -29,7 +29,8 @@ internal static class SupplierService
     /// <summary>Makes the service.</summary>
     /// <param name="port">Port on the loopback address; 0 lets the system choose.</param>
     /// <param name="clock">The real clock behind the made-up one.</param>
-    public static WebApplication Build(int port, TimeProvider clock)
+    /// <param name="unsteady">Whether every seventh call fails by itself.</param>
+    public static WebApplication Build(int port, TimeProvider clock, bool unsteady = false)
     {
         var builder = WebApplication.CreateSlimBuilder();
         builder.Logging.ClearProviders();
@@ -37,7 +38,7 @@ internal static class SupplierService
         builder.Services.Configure<HostOptions>(host => host.ShutdownTimeout = TimeSpan.FromMilliseconds(200));
         builder.Services.AddOpenApi();
         builder.Services.AddSingleton(new OrderBook(clock));
-        builder.Services.AddSingleton(new Moods());
+        builder.Services.AddSingleton(new Moods(unsteady));
         var app = builder.Build();
         app.Use(Moody);
         app.MapOpenApi();

@@ -73,6 +73,7 @@ INSERT INTO stock_entry (part_id, at, by, change, reason)
 CREATE TABLE own_part (
   job_id    INTEGER NOT NULL REFERENCES job(id),
   kind      TEXT NOT NULL,
+  came      INTEGER NOT NULL,
   straight  INTEGER NOT NULL,
   springy   INTEGER NOT NULL,
   unworn    INTEGER NOT NULL,

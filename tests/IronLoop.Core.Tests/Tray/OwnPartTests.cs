@@ -28,4 +28,13 @@ public class OwnPartTests
             new OwnPart(OwnPartKind.Clasp, true, true, false),
         ]).ShouldBe([new BagLine("own clasp, replaced", 1), new BagLine("own pins at the clasp, replaced", 2)]);
     }
+
+    [Fact]
+    public void What_did_not_come_is_taken_from_stock_and_leaves_nothing_for_the_bag()
+    {
+        var missing = OwnPart.Missing(OwnPartKind.SpringBars);
+        missing.IsReused.ShouldBeFalse();
+        missing.Says.ShouldContain("taken from stock");
+        OwnPart.Replaced([missing]).ShouldBeEmpty();
+    }
 }

@@ -6,6 +6,7 @@ import OwnParts from './OwnParts.vue'
 const bars = {
   kind: 'springBars',
   name: 'own spring bars',
+  came: null,
   straight: null,
   springy: null,
   unworn: null,
@@ -27,7 +28,7 @@ describe('an own part', () => {
     expect(parts.emitted('inspected')).toBeUndefined()
     await parts.find('[data-answer=springBars-unworn-yes]').trigger('click')
     expect(parts.emitted('inspected')).toEqual([
-      [{ kind: 'springBars', straight: true, springy: false, unworn: true }],
+      [{ kind: 'springBars', came: true, straight: true, springy: false, unworn: true }],
     ])
   })
 

@@ -11,7 +11,9 @@ defineProps<{
   offers: Partial<Record<OwnPartKind, PartOffers>>
 }>()
 const emit = defineEmits<{
-  inspected: [part: { kind: OwnPartKind; straight: boolean; springy: boolean; unworn: boolean }]
+  inspected: [
+    part: { kind: OwnPartKind; straight: boolean; springy: boolean; unworn: boolean; came: boolean },
+  ]
   forget: [kind: OwnPartKind]
   replacement: [kind: OwnPartKind, partId: number]
   ask: [kind: OwnPartKind]
@@ -32,12 +34,17 @@ function say(part: OwnPart, point: (typeof points)[number], yes: boolean) {
   if (points.every((p) => now[p] !== undefined))
     emit('inspected', {
       kind: part.kind,
+      came: true,
       straight: now.straight!,
       springy: now.springy!,
       unworn: now.unworn!,
     })
 }
 const answer = (part: OwnPart, point: (typeof points)[number]) => said[part.kind]?.[point] ?? part[point]
+function missing(kind: OwnPartKind) {
+  delete said[kind]
+  emit('inspected', { kind, straight: false, springy: false, unworn: false, came: false })
+}
 function forget(kind: OwnPartKind) {
   delete said[kind]
   emit('forget', kind)
@@ -48,7 +55,19 @@ function forget(kind: OwnPartKind) {
   <div class="parts">
     <p class="quiet">An own part is used again only when it is straight, springy and unworn.</p>
     <section v-for="part in sheet.ownParts" :key="part.kind" :data-part="part.kind">
-      <h2>{{ part.name }}</h2>
+      <div class="ask">
+        <h2>{{ part.name }}</h2>
+        <button
+          v-if="part.kind !== 'clasp'"
+          type="button"
+          :disabled="disabled"
+          :aria-pressed="part.came === false"
+          :data-answer="`${part.kind}-none`"
+          @click="missing(part.kind)"
+        >
+          none came
+        </button>
+      </div>
       <div v-for="point in points" :key="point" class="ask">
         <span>{{ looks[part.kind][point] }}</span>
         <button
@@ -130,7 +149,8 @@ h2::first-letter {
   gap: 8px;
   min-height: 42px;
 }
-.ask span {
+.ask span,
+.ask h2 {
   flex: 1;
 }
 .ask button {
