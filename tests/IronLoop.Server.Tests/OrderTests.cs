@@ -204,7 +204,7 @@ public sealed class OrderTests : IAsyncLifetime
             text.ShouldContain("78.00");
         }
         var csv = await _shop.Client.GetStringAsync("/api/orders/1.csv");
-        csv.ShouldContain("QS-S18,Fold-over with slide,\"fold-over, 18.1 mm inside, bar 1.5 mm, 12 positions of 1 mm\",1,78.00,");
+        csv.ShouldContain("QS-S18,Fold-over with slide,\"18.1 mm inside, bar 1.5 mm, 12 positions of 1 mm\",1,78.00,");
         await _shop.Send(HttpMethod.Get, "/api/orders/9.pdf", null, HttpStatusCode.NotFound);
         await _shop.Send(HttpMethod.Get, "/api/orders/1.pdf?paper=a5", null, HttpStatusCode.BadRequest);
     }

@@ -133,7 +133,7 @@ const adding = ref(false)
             <td>
               {{ p.name }} <span class="quiet">{{ p.measured }}</span>
             </td>
-            <td>{{ p.place }}</td>
+            <td class="place">{{ p.place }}</td>
             <td class="n figure">{{ p.onHand }}</td>
             <td class="n figure">{{ p.reserved }}</td>
             <td class="n figure">{{ p.minimum }}</td>
@@ -219,6 +219,9 @@ td {
 }
 .n {
   text-align: right;
+}
+.place {
+  white-space: nowrap;
 }
 .last {
   min-width: 96px;

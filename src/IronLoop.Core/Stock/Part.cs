@@ -81,9 +81,11 @@ public sealed record Part(string Article, string Name)
         _ => "",
     };
 
-    private static string MeasuredClasp(StockedClasp clasp)
+    private string MeasuredClasp(StockedClasp clasp)
     {
-        var figures = new List<string> { ClaspWords.Of(clasp.Facts.Kind) };
+        var kind = ClaspWords.Of(clasp.Facts.Kind);
+        // A name that says the kind need not have it said again.
+        List<string> figures = Name.Contains(kind, StringComparison.OrdinalIgnoreCase) ? [] : [kind];
         if (clasp.Facts.InnerWidth is { } inner) figures.Add($"{inner} inside");
         if (clasp.Facts.Tube is { } tube) figures.Add($"tube {tube}");
         if (clasp.Facts.OverButtons is { } over) figures.Add($"{over} over the buttons");

@@ -73,7 +73,7 @@ internal static class Offers
 
     private static IEnumerable<Offer> Bars()
     {
-        foreach (var body in (decimal[])[1.3m, 1.5m, 1.8m])
+        foreach (var body in (decimal[])[1.3m, 1.5m, 1.6m, 1.8m])
             for (var length = 8m; length <= 26; length++)
                 yield return new Offer($"QS-SB{Number(body)}-{Number(length)}", "Spring bar", SmallParts, "bar", 90, 150)
                 { DiameterMm = body, LengthMm = length, TipMm = 0.8m };
