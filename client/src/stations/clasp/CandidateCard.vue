@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import type { ClaspCandidate } from '../../api/clasp'
 import VerdictRing from '../match/VerdictRing.vue'
+import WorkList from '../match/WorkList.vue'
 import { price } from '../match/words'
 import { ruleNames } from './words'
 
@@ -50,13 +51,7 @@ const signedBy = ref('')
         <dd>{{ r.says }}</dd>
       </template>
     </dl>
-    <ul v-if="candidate.rules.some((r) => r.work.length > 0)" class="work">
-      <li v-for="w in candidate.rules.flatMap((r) => r.work)" :key="w.what">
-        <strong>{{ w.what }}.</strong> {{ w.tools ? `With ${w.tools}, ` : '' }}about
-        <span class="figure">{{ w.minutes }} min</span>;
-        {{ w.reversible ? 'can be undone' : 'cannot be undone' }}. <em v-if="w.caution">{{ w.caution }}</em>
-      </li>
-    </ul>
+    <WorkList :rules="candidate.rules" />
     <div class="acts">
       <button type="button" class="plain" :aria-expanded="whole" @click="whole = !whole">
         {{ whole ? 'Less' : 'Every rule' }}
@@ -122,10 +117,6 @@ const signedBy = ref('')
 }
 dd {
   margin: 0;
-}
-.work {
-  margin: 2px 0;
-  padding-left: 18px;
 }
 .acts {
   display: flex;

@@ -10,6 +10,7 @@ import {
 import type { GaugedFigure } from '../../api/gauge'
 import { saidOf, wholeOf } from '../../api/refused'
 import type { Job, LoopSheet } from '../../api/shop'
+import PartTabs from '../../frame/PartTabs.vue'
 import VerdictRing from '../match/VerdictRing.vue'
 import CandidateCard from './CandidateCard.vue'
 import EndPart from './EndPart.vue'
@@ -88,18 +89,7 @@ const showAll = ref(false)
 
 <template>
   <template v-if="job.band && sheet">
-    <div class="parts" role="tablist" aria-label="The clasp">
-      <button
-        v-for="p in parts"
-        :key="p.part"
-        type="button"
-        role="tab"
-        :aria-selected="part === p.part"
-        @click="part = p.part"
-      >
-        {{ p.title }}
-      </button>
-    </div>
+    <PartTabs :parts="parts" label="The clasp" :open="part" @open="part = $event" />
 
     <template v-if="part === 'look'">
       <KeyPart :sheet="sheet" :disabled="!open" @seen="(kind) => see({ kind })" />
@@ -203,21 +193,6 @@ const showAll = ref(false)
 </template>
 
 <style scoped>
-.parts {
-  display: flex;
-  gap: 4px;
-}
-.parts button {
-  flex: 1;
-  min-height: 44px;
-  font-weight: 600;
-  border: 1px solid rgb(var(--v-theme-hairline));
-  border-bottom-width: 3px;
-}
-.parts button[aria-selected='true'] {
-  border-color: rgb(var(--v-theme-on-surface));
-  border-bottom-color: rgb(var(--v-theme-primary));
-}
 .present {
   display: flex;
   flex-direction: column;

@@ -2,6 +2,7 @@
 import { reactive } from 'vue'
 import type { ClaspSheet, OwnPart, OwnPartKind, PartOffers } from '../../api/clasp'
 import { price } from '../match/words'
+import YesNo from './YesNo.vue'
 import { looks } from './words'
 
 defineProps<{
@@ -41,6 +42,7 @@ function say(part: OwnPart, point: (typeof points)[number], yes: boolean) {
     })
 }
 const answer = (part: OwnPart, point: (typeof points)[number]) => said[part.kind]?.[point] ?? part[point]
+const word = (yes: boolean | null | undefined) => (yes === true ? 'yes' : yes === false ? 'no' : null)
 function missing(kind: OwnPartKind) {
   delete said[kind]
   emit('inspected', { kind, straight: false, springy: false, unworn: false, came: false })
@@ -68,20 +70,15 @@ function forget(kind: OwnPartKind) {
           none came
         </button>
       </div>
-      <div v-for="point in points" :key="point" class="ask">
-        <span>{{ looks[part.kind][point] }}</span>
-        <button
-          v-for="yes in [true, false]"
-          :key="String(yes)"
-          type="button"
-          :disabled="disabled"
-          :aria-pressed="answer(part, point) === yes"
-          :data-answer="`${part.kind}-${point}-${yes ? 'yes' : 'no'}`"
-          @click="say(part, point, yes)"
-        >
-          {{ yes ? 'yes' : 'no' }}
-        </button>
-      </div>
+      <YesNo
+        v-for="point in points"
+        :key="point"
+        :asks="looks[part.kind][point]"
+        :name="`${part.kind}-${point}`"
+        :answer="word(answer(part, point))"
+        :disabled="disabled"
+        @answered="say(part, point, $event === 'yes')"
+      />
       <p v-if="part.says" class="says-so">
         <strong>{{ part.says }}</strong>
         <button v-if="!disabled" type="button" class="plain" @click="forget(part.kind)">Take back</button>
@@ -149,7 +146,6 @@ h2::first-letter {
   gap: 8px;
   min-height: 42px;
 }
-.ask span,
 .ask h2 {
   flex: 1;
 }

@@ -2,6 +2,7 @@
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useGauge, type GaugedFigure, type GaugeLine } from '../../api/gauge'
 import type { Attachment, Job, LoopSheet } from '../../api/shop'
+import PartTabs from '../../frame/PartTabs.vue'
 import BraceletPart from './BraceletPart.vue'
 import FigureLine from './FigureLine.vue'
 import WristPart from './WristPart.vue'
@@ -104,18 +105,7 @@ onMounted(async () => {
 
 <template>
   <div v-if="sheet" ref="root" class="gauge">
-    <div class="parts" role="tablist" aria-label="What is gauged">
-      <button
-        v-for="p in parts"
-        :key="p.part"
-        type="button"
-        role="tab"
-        :aria-selected="part === p.part"
-        @click="open(p.part)"
-      >
-        {{ p.title }}
-      </button>
-    </div>
+    <PartTabs :parts="parts" label="What is gauged" :open="part" @open="open" />
     <p class="caliper quiet" role="status" data-testid="caliper">
       <span :class="{ up: word?.connected }" class="lamp" aria-hidden="true" />
       {{ nowhere ?? garbage ?? word?.says ?? 'Type as you read: 19.4, 17,2 cm, 6 5/8 in; Enter takes it.' }}
@@ -197,21 +187,6 @@ onMounted(async () => {
   display: flex;
   flex-direction: column;
   gap: 8px;
-}
-.parts {
-  display: flex;
-  gap: 4px;
-}
-.parts button {
-  flex: 1;
-  min-height: 44px;
-  font-weight: 600;
-  border: 1px solid rgb(var(--v-theme-hairline));
-  border-bottom-width: 3px;
-}
-.parts button[aria-selected='true'] {
-  border-color: rgb(var(--v-theme-on-surface));
-  border-bottom-color: rgb(var(--v-theme-primary));
 }
 .caliper {
   font-size: 15px;

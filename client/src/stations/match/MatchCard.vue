@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import type { Match, PullThroughWay } from '../../api/match'
 import ReachRuler from './ReachRuler.vue'
 import VerdictRing from './VerdictRing.vue'
+import WorkList from './WorkList.vue'
 import { price, ruleNames, ways } from './words'
 
 const props = defineProps<{
@@ -21,7 +22,6 @@ const emit = defineEmits<{
 const whole = ref(false)
 const way = ref<PullThroughWay>(props.match.ways[0]?.way ?? 'double')
 const signedBy = ref('')
-const work = (match: Match) => match.rules.flatMap((r) => r.work)
 const deciding = (match: Match) => match.rules.find((r) => r.rule === match.deciding)
 function take(now: PullThroughWay) {
   way.value = now
@@ -64,14 +64,7 @@ function take(now: PullThroughWay) {
         <dd>{{ r.says }}</dd>
       </template>
     </dl>
-    <ul v-if="work(match).length > 0" class="work">
-      <li v-for="w in work(match)" :key="w.what">
-        <strong>{{ w.what }}.</strong> {{ w.tools ? `With ${w.tools}, ` : '' }}about
-        <span class="figure">{{ w.minutes }} min</span>;
-        {{ w.reversible ? 'can be undone' : 'cannot be undone' }}.
-        <em v-if="w.caution">{{ w.caution }}</em>
-      </li>
-    </ul>
+    <WorkList :rules="match.rules" />
     <table v-if="match.ways.length > 0 && (whole || tried || match.chosen)" class="ways">
       <tbody>
         <tr v-for="w in match.ways" :key="w.way" :class="{ mine: way === w.way }">
@@ -187,11 +180,6 @@ dt {
 }
 dd {
   margin: 0;
-}
-.work {
-  margin: 0;
-  padding-left: 18px;
-  font-size: 16px;
 }
 .ways {
   border-collapse: collapse;
