@@ -57,9 +57,11 @@ public static class ClaspReachRule
             return new RuleVerdict(Name, Verdict.Fits, $"Makes {with.Length.ToTenths()}; it has no micro-adjust, so nothing is left for hot or cold days.{gaps}") { Figure = figure };
         return with.Shortfall > Length.Zero
             ? new RuleVerdict(Name, Verdict.Compromise,
-                $"Makes {with.Length.ToTenths()}, but leaves only {with.Tighter.ToTenths()} to tighten and {with.Looser.ToTenths()} to loosen.{gaps}") { Figure = figure }
+                $"Makes {with.Length.ToTenths()}, but leaves only {with.Tighter.ToTenths()} to tighten and {with.Looser.ToTenths()} to loosen.{gaps}")
+            { Figure = figure }
             : new RuleVerdict(Name, Verdict.Fits,
-                $"Makes {with.Length.ToTenths()}, {with.Tighter.ToTenths()} left to tighten and {with.Looser.ToTenths()} to loosen.{gaps}") { Figure = figure };
+                $"Makes {with.Length.ToTenths()}, {with.Tighter.ToTenths()} left to tighten and {with.Looser.ToTenths()} to loosen.{gaps}")
+            { Figure = figure };
     }
 
     /// <summary>

@@ -31,6 +31,7 @@ internal sealed class Sheet : IDisposable
     private readonly Action<Sheet>? _head;
     private SKCanvas _canvas;
 
+    /// <summary>Begins a document with its first page.</summary>
     /// <param name="size">Size of the sheet.</param>
     /// <param name="title">The document's title.</param>
     /// <param name="head">What stands at the top of every further page.</param>
