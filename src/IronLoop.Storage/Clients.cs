@@ -1,3 +1,5 @@
+using IronLoop.Core.Jobs;
+
 namespace IronLoop.Storage;
 
 /// <summary>A client as stored.</summary>
@@ -43,4 +45,9 @@ public static class Clients
     public static void Correct(ShopWork work, Client client) =>
         work.Execute("UPDATE client SET name = $name, contact = $contact WHERE id = $id",
             ("$id", client.Id), ("$name", client.Name), ("$contact", client.Contact));
+
+    /// <summary>Stores how a client wears it.</summary>
+    public static void Wears(ShopWork work, long id, Habits habits) =>
+        work.Execute("UPDATE client SET off_centre_um = $off, hot_um = $hot, cold_um = $cold WHERE id = $id",
+            ("$id", id), ("$off", habits.OffCentre), ("$hot", habits.Hot), ("$cold", habits.Cold));
 }

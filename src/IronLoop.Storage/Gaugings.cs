@@ -30,8 +30,8 @@ public static class Gaugings
         return work.Query(
             """
             SELECT watch.attachment, watch.case_shape, watch.family, watch.case_finish, watch.case_colour, wrist.wear,
-              job.water, job.nickel_sensitive, job.hair_pull, job.wished_colour
-            FROM job JOIN watch ON watch.id = job.watch_id JOIN wrist ON wrist.job_id = job.id
+              job.water, job.nickel_sensitive, job.hair_pull, job.wished_colour, client.off_centre_um, client.hot_um, client.cold_um
+            FROM job JOIN watch ON watch.id = job.watch_id JOIN client ON client.id = job.client_id JOIN wrist ON wrist.job_id = job.id
             WHERE job.id = $id
             """,
             row => new Figures(
@@ -48,6 +48,7 @@ public static class Gaugings
                 Wishes = new Wishes(
                     row.Maybe("water", Columns.Yes), row.Maybe("nickel_sensitive", Columns.Yes), row.Maybe("hair_pull", Columns.Yes),
                     row.MaybeText("wished_colour"), row.MaybeText("case_finish"), row.MaybeText("case_colour")),
+                Habits = new Habits(row.Length("off_centre_um"), row.Maybe("hot_um", Columns.Length), row.Maybe("cold_um", Columns.Length)),
             },
             ("$id", jobId)).Single();
     }

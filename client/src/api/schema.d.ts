@@ -1121,6 +1121,24 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/jobs/{id}/size/habits': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** How the client wears it. */
+    get: operations['habits']
+    /** How the client wears it: off-centre on purpose, hot and cold days. */
+    put: operations['setHabits']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/jobs/{id}/size/agree': {
     parameters: {
       query?: never
@@ -1194,6 +1212,24 @@ export interface paths {
 export type webhooks = Record<string, never>
 export interface components {
   schemas: {
+    AlternativeWire: {
+      twelve: components['schemas']['PlanSideWire']
+      six: components['schemas']['PlanSideWire']
+      /** Format: int32 */
+      position: number
+      does: string
+      trades: string
+      /** @description Millimetres, at most three decimals. */
+      lengthMm: number
+      /** Format: double */
+      offCentreMm: number
+      /** @description Millimetres, at most three decimals. */
+      tighterMm: number
+      /** @description Millimetres, at most three decimals. */
+      looserMm: number
+      /** Format: int32 */
+      linksMoved: number
+    }
     AskQuoteWire: {
       supplier: string
     }
@@ -1558,6 +1594,21 @@ export interface components {
       | 'bandTwelve'
       | 'bandSix'
       | 'clasp'
+    DayWire: {
+      /** @description Millimetres, at most three decimals. */
+      wantedMm: number
+      /** Format: int32 */
+      position: number
+      /** @description Millimetres, at most three decimals. */
+      lengthMm: number
+      covered: boolean
+    }
+    DaysWire: {
+      hot: components['schemas']['DayWire']
+      cold: components['schemas']['DayWire']
+      bothCovered: boolean
+      says: string
+    }
     DeliveryWire: {
       lines: components['schemas']['CameLineWire'][]
       by: string
@@ -1707,6 +1758,15 @@ export interface components {
       | 'pinLength'
     /** @enum {unknown} */
     GaugedOf: 'watch' | 'band' | 'wrist' | 'clasp'
+    HabitsWire: {
+      /** @default  */
+      offCentre: string
+      toward?: components['schemas']['Side']
+      /** @default  */
+      hot: string
+      /** @default  */
+      cold: string
+    }
     HandOverSheet: {
       done: string
       figures: string
@@ -1921,6 +1981,15 @@ export interface components {
       spares: components['schemas']['PlacedLinkWire'][]
       clasp: null | components['schemas']['LayOutClaspWire']
       strap: null | components['schemas']['LayOutStrapWire']
+      twelveJoints?: number[]
+      sixJoints?: number[]
+    }
+    LeanWire: {
+      /** Format: double */
+      degrees: number
+      /** @enum {unknown} */
+      toward: 'twelve' | 'six' | null
+      says: string
     }
     /** @enum {unknown} */
     Limit:
@@ -1955,6 +2024,8 @@ export interface components {
       | 'tubePlay'
       | 'buttonsLeast'
       | 'buttonsMost'
+      | 'hotDay'
+      | 'coldDay'
     LimitWire: {
       limit: components['schemas']['Limit']
       rule: string
@@ -2023,6 +2094,10 @@ export interface components {
       layOut: null | components['schemas']['LayOutWire']
       rulers: null | components['schemas']['RulersWire']
       figures: null | components['schemas']['LoopFiguresWire']
+      alternatives?: components['schemas']['AlternativeWire'][]
+      reach?: null | components['schemas']['ReachHere']
+      days?: null | components['schemas']['DaysWire']
+      lean?: null | components['schemas']['LeanWire']
       finalFigures?: null | string
     }
     MakeOrderWire: {
@@ -2388,6 +2463,10 @@ export interface components {
       centring?: null | components['schemas']['CentringWire']
       reserve?: null | components['schemas']['ReserveWire']
     }
+    PlanSideWire: {
+      out: number[]
+      in: number[]
+    }
     PlanWire: {
       twelve: components['schemas']['LinkCountWire'][]
       six: components['schemas']['LinkCountWire'][]
@@ -2451,6 +2530,27 @@ export interface components {
       days: number
       lines: components['schemas']['QuoteLineWire'][]
       says: string
+    }
+    ReachHere: {
+      lengths: number[]
+      /** @description Millimetres, at most three decimals. */
+      shortestMm: null | number
+      /** @description Millimetres, at most three decimals. */
+      longestMm: null | number
+      /** @description Millimetres, at most three decimals. */
+      largestGapMm: null | number
+      /** @description Millimetres, at most three decimals. */
+      belowMm: null | number
+      /** @description Millimetres, at most three decimals. */
+      aboveMm: null | number
+      /** @description Millimetres, at most three decimals. */
+      targetMm: number
+      /** @description Millimetres, at most three decimals. */
+      windowMm: number
+      /** @description Millimetres, at most three decimals. */
+      smallestWristMm: null | number
+      /** @description Millimetres, at most three decimals. */
+      largestWristMm: null | number
     }
     ReachWire: {
       /** @description Millimetres, at most three decimals. */
@@ -5398,6 +5498,90 @@ export interface operations {
         }
         content: {
           'application/json': components['schemas']['LoopSheet']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  habits: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['HabitsWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  setHabits: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['HabitsWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['HabitsWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
         }
       }
       /** @description Not Found */

@@ -16,6 +16,8 @@ export type DamageKind = Schemas['DamageKind']
 export type DamagePlace = Schemas['DamagePlace']
 export type Drawing = Schemas['DrawingWire']
 export type Figure = Schemas['FigureWire']
+export type Alternative = Schemas['AlternativeWire']
+export type Habits = Schemas['HabitsWire']
 export type Job = Schemas['JobWire']
 export type LayOut = Schemas['LayOutWire']
 export type LoopSheet = Schemas['LoopSheet']
@@ -130,6 +132,14 @@ export function useJob(jobId: MaybeRefOrGetter<number>) {
     correct: change((body: TakeIn) => answered(api.PUT('/api/jobs/{id}/take-in', { ...path(), body }))),
     arrange: reshape((body: ByHand) => answered(api.PUT('/api/jobs/{id}/size', { ...path(), body }))),
     backToPlan: reshape<void>(() => answered(api.DELETE('/api/jobs/{id}/size', path()))),
+    habits: useQuery({
+      queryKey: computed(() => ['habits', id.value]),
+      queryFn: () => answered(api.GET('/api/jobs/{id}/size/habits', path())),
+    }),
+    wears: async (body: Habits) => {
+      await answered(api.PUT('/api/jobs/{id}/size/habits', { ...path(), body }))
+      await everything()
+    },
     agree: change<void>(() => answered(api.POST('/api/jobs/{id}/size/agree', path()))),
     handOver: change((body: Schemas['HandOverWire']) =>
       answered(api.POST('/api/jobs/{id}/hand-over', { ...path(), body })),

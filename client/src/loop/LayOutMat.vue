@@ -66,6 +66,17 @@ const holes = computed(() => {
   }
 })
 
+/** Where joints are opened: between the links as they lie, and at the clasp. */
+const joints = computed(() => {
+  const { twelve, six, twelveJoints, sixJoints } = props.layOut
+  const along = (row: readonly PlacedLink[], joint: number) =>
+    row.slice(0, joint).reduce((sum, link) => sum + link.pitchMm, 0)
+  return [
+    ...(twelveJoints ?? []).map((j) => mat.value.head.x - along(twelve, j)),
+    ...(sixJoints ?? []).map((j) => mat.value.head.x + mat.value.head.width + along(six, j)),
+  ]
+})
+
 const viewBox = computed(() => `-2 0 ${mat.value.width + 4} ${top + height + 8}`)
 
 function describe(drawn: Drawn): string {
@@ -182,6 +193,12 @@ function onKey(event: KeyboardEvent, drawn: Drawn, index: number) {
       <text :x="mat.head.x + mat.head.width - 3.5" :y="top + height / 2 + 1.6">6</text>
     </g>
 
+    <path
+      v-for="x in joints"
+      :key="`joint-${x}`"
+      class="joint"
+      :d="`M${x} ${top + height + 1.2} l-1.9 3.6 h3.8 z`"
+    />
     <g
       v-for="(drawn, i) in mat.links"
       :key="`${drawn.place.side}-${drawn.place.ordinal}`"
@@ -284,6 +301,9 @@ function onKey(event: KeyboardEvent, drawn: Drawn, index: number) {
   stroke: rgb(var(--v-theme-primary));
   stroke-width: 1.3;
   stroke-dasharray: none;
+}
+.joint {
+  fill: rgb(var(--v-theme-primary));
 }
 .hatch-ground {
   fill: rgb(var(--v-theme-steel));

@@ -41,14 +41,39 @@ public sealed record Arrangement(IReadOnlyList<PlacedLink> Twelve, IReadOnlyList
         new(Place(bracelet.Twelve, []), Place(bracelet.Six, []), clasp.Position);
 
     /// <summary>
-    /// Tells a plan's counts link by link: those that leave are the nearest to the clasp, so that a run comes away
-    /// whole and the taper keeps its order; those that join go in at the clasp.
+    /// Tells a plan's counts link by link. Those that leave are one run where that can be, the nearest to the clasp, so that it
+    /// comes away whole, two joints are opened and the taper keeps its order; else they are those nearest the clasp. Those that
+    /// join go in at the clasp.
     /// </summary>
     public static Arrangement Of(Bracelet bracelet, Plan plan) =>
         new(Place(bracelet.Twelve, plan.Twelve), Place(bracelet.Six, plan.Six), plan.Position);
 
     /// <summary>The row of one side.</summary>
     public IReadOnlyList<PlacedLink> On(Side side) => side == Side.Twelve ? Twelve : Six;
+
+    /// <summary>
+    /// The joints that are opened on a side, numbered from the case: joint 0 is at the case, joint n follows link n, and the
+    /// last is at the clasp. A run of links that leave opens the joint at each of its ends; where a run leaves beside links that
+    /// join, or at the clasp, a joint is opened once.
+    /// </summary>
+    public IReadOnlyList<int> JointsOpened(Side side)
+    {
+        var row = On(side);
+        var opened = new SortedSet<int>();
+        var came = row.Count(l => l.Fate != LinkFate.Joins);
+        for (var i = 0; i < came; i++)
+        {
+            if (row[i].Fate != LinkFate.Leaves)
+                continue;
+            if (i == 0 || row[i - 1].Fate != LinkFate.Leaves)
+                opened.Add(i);
+            if (i == came - 1 || row[i + 1].Fate != LinkFate.Leaves)
+                opened.Add(i + 1);
+        }
+        if (row.Count > came)
+            opened.Add(came);
+        return [.. opened];
+    }
 
     /// <summary>Sum of the pitches of one side's links that are in the loop.</summary>
     public Length Sum(Side side)
@@ -92,20 +117,41 @@ public sealed record Arrangement(IReadOnlyList<PlacedLink> Twelve, IReadOnlyList
     private static List<PlacedLink> Place(IReadOnlyList<Link> row, IReadOnlyList<LinkCount> wanted)
     {
         var placed = row.Select(l => new PlacedLink(l.Pitch, l.Removable ? LinkFate.Stays : LinkFate.Fixed)).ToList();
+        var leave = new Dictionary<Length, int>();
+        var join = new List<PlacedLink>();
         foreach (var (pitch, after) in wanted)
         {
             var change = after - row.Count(l => l.Removable && l.Pitch == pitch);
-            for (var i = row.Count - 1; i >= 0 && change < 0; i--)
-            {
-                if (row[i].Removable && row[i].Pitch == pitch)
-                {
-                    placed[i] = placed[i] with { Fate = LinkFate.Leaves };
-                    change++;
-                }
-            }
-            for (; change > 0; change--)
-                placed.Add(new PlacedLink(pitch, LinkFate.Joins));
+            if (change < 0)
+                leave[pitch] = -change;
+            join.AddRange(Enumerable.Repeat(new PlacedLink(pitch, LinkFate.Joins), Math.Max(0, change)));
         }
+        foreach (var i in Leaving(row, leave))
+            placed[i] = placed[i] with { Fate = LinkFate.Leaves };
+        placed.AddRange(join);
         return placed;
+    }
+
+    /// <summary>Which links leave: one run that holds just the counts, the one nearest the clasp; else those nearest the clasp.</summary>
+    private static IEnumerable<int> Leaving(IReadOnlyList<Link> row, Dictionary<Length, int> counts)
+    {
+        var length = counts.Values.Sum();
+        for (var from = row.Count - length; from >= 0 && length > 0; from--)
+        {
+            var run = Enumerable.Range(from, length).Select(i => row[i]).ToList();
+            if (run.TrueForAll(l => l.Removable) && run.GroupBy(l => l.Pitch).All(g => counts.GetValueOrDefault(g.Key) == g.Count()))
+                return Enumerable.Range(from, length);
+        }
+        var left = new Dictionary<Length, int>(counts);
+        var leaving = new List<int>();
+        for (var i = row.Count - 1; i >= 0; i--)
+        {
+            if (row[i].Removable && left.GetValueOrDefault(row[i].Pitch) > 0)
+            {
+                left[row[i].Pitch]--;
+                leaving.Add(i);
+            }
+        }
+        return leaving;
     }
 }

@@ -47,6 +47,37 @@ public static class PlanWords
         return char.ToUpperInvariant(said[0]) + said[1..];
     }
 
+    /// <summary>What another plan trades against the recommended one: what is better, then what it costs.</summary>
+    /// <param name="request">What is wanted.</param>
+    /// <param name="recommended">The plan that ranks first.</param>
+    /// <param name="other">The other.</param>
+    public static string Trade(PlanRequest request, PlanFigures recommended, PlanFigures other)
+    {
+        var (better, worse) = (new List<string>(), new List<string>());
+        void Weigh(Length ours, Length theirs, string less, string more)
+        {
+            if (theirs != ours)
+                (theirs < ours ? better : worse).Add($"{(theirs - ours).Abs().ToTenths()} {(theirs < ours ? less : more)}");
+        }
+        Length OffTarget(PlanFigures f) => (f.Length - request.Target.Length).Abs();
+        Length OffWish(PlanFigures f) => new((f.TwiceOffCentre - 2 * request.Centring.Desired).Abs().Micrometres / 2);
+        Weigh(OffTarget(recommended), OffTarget(other), "nearer the length wanted", "further from the length wanted");
+        Weigh(OffWish(recommended), OffWish(other), "nearer the middle", "further off the middle");
+        Weigh(recommended.Shortfall, other.Shortfall, "more reserve", "less reserve");
+        var moved = other.LinksMoved - recommended.LinksMoved;
+        if (moved != 0)
+            (moved < 0 ? better : worse).Add($"{Math.Abs(moved).ToString(CultureInfo.InvariantCulture)} {(moved < 0 ? "fewer" : "more")} {(Math.Abs(moved) == 1 ? "link" : "links")} moved");
+        if (other.Misfit > recommended.Misfit)
+            worse.Insert(0, $"{other.Misfit.ToTenths()} outside what can be worn");
+        return (better.Count, worse.Count) switch
+        {
+            (0, 0) => "As good.",
+            (_, 0) => $"{string.Join(", ", better)}.",
+            (0, _) => $"Only {string.Join(", ", worse)}.",
+            _ => $"{string.Join(", ", better)}; but {string.Join(", ", worse)}.",
+        };
+    }
+
     /// <summary>The side's name on the bench.</summary>
     public static string Name(Side side) => side == Side.Twelve ? "12" : "6";
 

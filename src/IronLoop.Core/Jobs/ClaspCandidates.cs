@@ -20,11 +20,13 @@ public sealed record ClaspCandidate(Part Part, Judgement Judgement, ClaspEffect?
 /// <param name="Pins">The pins at hand.</param>
 /// <param name="Limits">The house's limits.</param>
 /// <param name="Fit">How an opened hole is to hold its bar.</param>
+/// <param name="Habits">How the client wears it.</param>
 public sealed record ClaspBench(
-    Band Band, BandEndFacts End, FitTarget? Target, Head? BareHead, IReadOnlyList<FrictionPin> Pins, HouseLimits Limits, BarFit? Fit = null)
+    Band Band, BandEndFacts End, FitTarget? Target, Head? BareHead, IReadOnlyList<FrictionPin> Pins, HouseLimits Limits, BarFit? Fit = null,
+    Habits? Habits = null)
 {
     /// <summary>The fit with the present clasp; null while it cannot be worked out.</summary>
-    public ClaspEffect? Present { get; } = Target is { } target ? ClaspOnBand.Effect(Band, target, BareHead) : null;
+    public ClaspEffect? Present { get; } = Target is { } target ? ClaspOnBand.Effect(Band, target, BareHead, Habits) : null;
 
     /// <summary>What the rules say of the present clasp, measured as it is.</summary>
     public Judgement JudgePresent(ClaspFacts clasp) => new([.. Fitting(clasp), .. Target is { } target ? (RuleVerdict[])[ClaspReachRule.Judge(Present, null, target)] : []]);
@@ -43,7 +45,7 @@ public sealed record ClaspBench(
             rules.Add(new RuleVerdict(ClaspReachRule.Name, Verdict.Unknown, "Measure the clasp's two half lengths: from each last pivot to its centre."));
             return new ClaspCandidate(part, new Judgement(rules), null, Cures: false);
         }
-        var effect = Target is { } wanted ? ClaspOnBand.Effect(ClaspOnBand.With(Band, part.Name, clasp), wanted, BareHead) : null;
+        var effect = Target is { } wanted ? ClaspOnBand.Effect(ClaspOnBand.With(Band, part.Name, clasp), wanted, BareHead, Habits) : null;
         rules.Add(ClaspReachRule.Judge(effect, Present, Target ?? default));
         var judgement = new Judgement(rules);
         // A cure that does not go on is none.

@@ -24,12 +24,13 @@ public static class ClaspOnBand
     /// <param name="band">The band.</param>
     /// <param name="target">The length wanted.</param>
     /// <param name="bareHead">The head, not raised; only a pull-through band needs it.</param>
+    /// <param name="habits">How the client wears it.</param>
     /// <returns>Null for a pull-through band while the head is unknown.</returns>
-    public static ClaspEffect? Effect(Band band, FitTarget target, Head? bareHead)
+    public static ClaspEffect? Effect(Band band, FitTarget target, Head? bareHead, Habits? habits = null)
     {
         if (band is { Links: not null, Clasp: { } clasp })
         {
-            var request = Sizing.Request(band, target);
+            var request = Sizing.Request(band, target, habits);
             var plan = Planner.Recommend(request).Figures;
             return new ClaspEffect(
                 plan.Length, plan.OffCentreMillimetres, plan.WanderMillimetres, plan.Misfit, plan.Shortfall, plan.Tighter, plan.Looser, plan.LinksMoved, clasp.Positions > 1,

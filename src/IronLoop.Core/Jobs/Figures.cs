@@ -68,6 +68,9 @@ public sealed record Figures(
     /// <summary>What the band has to suit.</summary>
     public Wishes Wishes { get; init; } = new();
 
+    /// <summary>How the client wears it.</summary>
+    public Habits Habits { get; init; } = new();
+
     /// <summary>What the head is raised by: the layers of a band pulled through under it.</summary>
     public Length Raise { get; init; }
 

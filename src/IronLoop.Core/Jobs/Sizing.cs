@@ -7,10 +7,13 @@ namespace IronLoop.Core.Jobs;
 public static class Sizing
 {
     /// <summary>The planner's request for a bracelet, with the house's centring and reserve.</summary>
+    /// <param name="band">The bracelet.</param>
+    /// <param name="target">The length wanted.</param>
+    /// <param name="habits">How the client wears it; centred when null.</param>
     /// <exception cref="InvalidOperationException">The band is no link bracelet.</exception>
-    public static PlanRequest Request(Band band, FitTarget target) =>
+    public static PlanRequest Request(Band band, FitTarget target, Habits? habits = null) =>
         band is { Links: { } links, Clasp: { } clasp }
-            ? new PlanRequest(links, band.Spares, clasp, target, PlanRequest.HouseCentring, PlanRequest.HouseReserve)
+            ? new PlanRequest(links, band.Spares, clasp, target, PlanRequest.HouseCentring with { Desired = habits?.OffCentre ?? Length.Zero }, PlanRequest.HouseReserve)
             : throw new InvalidOperationException("Only a link bracelet is planned link by link.");
 
     /// <summary>The closed loop of a bracelet, to scale.</summary>

@@ -97,6 +97,12 @@ public enum Limit
 
     /// <summary>Butterfly: buttons that stand out more than this do not belong to the band.</summary>
     ButtonsMost,
+
+    /// <summary>How much more room a hot day asks for.</summary>
+    HotDay,
+
+    /// <summary>How much less room a cold day asks for.</summary>
+    ColdDay,
 }
 
 /// <summary>What is known of a limit.</summary>
@@ -144,6 +150,8 @@ public sealed record LimitKind(Limit Limit, string Rule, string Says, decimal Us
         new(Limit.TubePlay, EndTubeRule.Name, "Butterfly: a notch wider than the tube by up to this still does", 0.5m, UpTo5),
         new(Limit.ButtonsLeast, ButtonSpanRule.Name, "Butterfly: buttons that stand out this much press well", 0.6m, UpTo5),
         new(Limit.ButtonsMost, ButtonSpanRule.Name, "Butterfly: buttons stand out at most", 3m, new AllowedNumber(0, 10)),
+        new(Limit.HotDay, "seasons", "A hot day asks for this much more room", 3m, new AllowedNumber(0, 10)),
+        new(Limit.ColdDay, "seasons", "A cold day asks for this much less room", 2m, new AllowedNumber(0, 10)),
     ];
 }
 

@@ -42,13 +42,56 @@ internal sealed record LayOutWire(
     IReadOnlyList<PlacedLinkWire> Six,
     IReadOnlyList<PlacedLinkWire> Spares,
     LayOutClaspWire? Clasp,
-    LayOutStrapWire? Strap);
+    LayOutStrapWire? Strap)
+{
+    /// <summary>Joints opened on the 12 side, numbered from the case; the last is at the clasp.</summary>
+    public IReadOnlyList<int> TwelveJoints { get; init; } = [];
+
+    /// <summary>The same on the 6 side.</summary>
+    public IReadOnlyList<int> SixJoints { get; init; } = [];
+}
 
 internal sealed record RulerWire(decimal Mm, decimal? FromMm, decimal? ToMm, bool Inside, string Text, string Inches)
 {
     public static RulerWire Of(Ruler ruler) =>
         new(ruler.Millimetres, ruler.From, ruler.To, ruler.Inside, ruler.Text, ruler.Inches);
 }
+
+/// <summary>One side by hand, as the size call takes it.</summary>
+/// <param name="Out">Places of the links that are out, counted from the case, 0 first.</param>
+/// <param name="In">Pitches of the links put in at the clasp.</param>
+internal sealed record PlanSideWire(IReadOnlyList<int> Out, IReadOnlyList<Length> In)
+{
+    public static PlanSideWire Of(IReadOnlyList<PlacedLink> row) => new(
+        [.. Enumerable.Range(0, row.Count).Where(i => row[i].Fate == LinkFate.Leaves)], [.. row.Where(l => l.Fate == LinkFate.Joins).Select(l => l.Pitch)]);
+}
+
+/// <summary>A plan beside the recommended one, and what it trades.</summary>
+internal sealed record AlternativeWire(
+    PlanSideWire Twelve, PlanSideWire Six, int Position, string Does, string Trades, Length LengthMm, decimal OffCentreMm, Length TighterMm, Length LooserMm, int LinksMoved);
+
+/// <summary>All lengths that can be made near what is wanted, and the wrists that can be served.</summary>
+/// <param name="Lengths">In millimetres, shortest first.</param>
+/// <param name="BelowMm">The nearest below, when none can be worn.</param>
+/// <param name="AboveMm">The nearest above.</param>
+/// <param name="SmallestWristMm">The smallest wrist it serves; null when that is beyond what is gauged.</param>
+internal sealed record ReachHere(
+    IReadOnlyList<decimal> Lengths, Length? ShortestMm, Length? LongestMm, Length? LargestGapMm, Length? BelowMm, Length? AboveMm, Length TargetMm, Length WindowMm,
+    Length? SmallestWristMm, Length? LargestWristMm);
+
+/// <summary>A hot or a cold day.</summary>
+internal sealed record DayWire(Length WantedMm, int Position, Length LengthMm, bool Covered);
+
+/// <summary>Hot and cold days, with the micro-adjust or the holes alone.</summary>
+internal sealed record DaysWire(DayWire Hot, DayWire Cold, bool BothCovered, string Says)
+{
+    public static DaysWire Of(HotAndCold days, string place) => new(Of(days.Hot), Of(days.Cold), days.BothCovered, days.Says(place));
+
+    private static DayWire Of(Day day) => new(day.Wanted, day.Position, day.Length, day.IsCovered);
+}
+
+/// <summary>Which way the head leans.</summary>
+internal sealed record LeanWire(double Degrees, Side? Toward, string Says);
 
 internal sealed record RulersWire(RulerWire Ease, Temper Temper, RulerWire OffCentre, RulerWire Tighter, RulerWire Looser);
 
@@ -70,6 +113,21 @@ internal sealed record LoopSheet(
     RulersWire? Rulers,
     LoopFiguresWire? Figures)
 {
+    /// <summary>Plans that trade something against the recommended one.</summary>
+    public IReadOnlyList<AlternativeWire> Alternatives { get; init; } = [];
+
+    /// <summary>What the band can make.</summary>
+    public ReachHere? Reach { get; init; }
+
+    /// <summary>Whether hot and cold days are served.</summary>
+    public DaysWire? Days { get; init; }
+
+    /// <summary>Which way the head leans.</summary>
+    public LeanWire? Lean { get; init; }
+
+    // Wide enough to see the neighbours of a gap.
+    private static readonly Length ReachShown = Length.FromMillimetres(18);
+
     /// <summary>Ease, centre and what is left, in one sentence.</summary>
     public string FinalFigures => Rulers is not { } rulers
         ? ""
@@ -96,7 +154,7 @@ internal sealed record LoopSheet(
 
     private static LoopSheet OfBracelet(JobFile file, Head head, Band band, Arrangement arrangement, FitTarget target, Need need)
     {
-        var request = Sizing.Request(band, target);
+        var request = Sizing.Request(band, target, file.Figures.Habits);
         var clasp = request.Clasp;
         var answer = Planner.Answer(request);
         var planned = Arrangement.Of(request.Bracelet, answer.Recommended);
@@ -104,7 +162,8 @@ internal sealed record LoopSheet(
         var wear = Wear.Of(file.Figures.Wear!.Value);
         var isPlanned = Same(arrangement, planned);
         var lengths = Enumerable.Range(0, clasp.Positions)
-            .Select(m => judged.Length - clasp.Tighter(arrangement.Position) + clasp.Tighter(m));
+            .Select(m => judged.Length - clasp.Tighter(arrangement.Position) + clasp.Tighter(m)).ToList();
+        var lean = Core.Fitting.Lean.Of(judged.TwiceOffCentre, judged.Length);
         return new LoopSheet(
             Tell(judged, isPlanned, answer.Recommended.Figures),
             Warn(file, target),
@@ -118,11 +177,51 @@ internal sealed record LoopSheet(
                 new LayOutClaspWire(
                     band.ClaspName, clasp.Twelve, clasp.Six, clasp.Tighter(arrangement.Position), clasp.MicroSide, clasp.Positions,
                     arrangement.Position, clasp.Position),
-                null),
+                null)
+            {
+                TwelveJoints = arrangement.JointsOpened(Side.Twelve),
+                SixJoints = arrangement.JointsOpened(Side.Six),
+            },
             Draw(FitRulers.Of(judged, request, need.Needed, wear)),
             new LoopFiguresWire(
                 judged.Length, target.Length, Math.Round(need.Needed, 2), Math.Round(need.Sigma, 2),
-                Percent(FirstTimeChance.Of(need, lengths, wear)), judged.LinksMoved, judged.Misfit, judged.TroubleMillimetres));
+                Percent(FirstTimeChance.Of(need, lengths, wear)), judged.LinksMoved, judged.Misfit, judged.TroubleMillimetres))
+        {
+            Alternatives = [.. answer.Alternatives.Select(plan => Alternative(request, answer.Recommended, plan))],
+            Reach = ReachOf(answer.Reach, file, head, target, wear),
+            Days = DaysOf(file, lengths, target, "position"),
+            Lean = new LeanWire(Math.Round(lean.Degrees, 1), lean.Toward, lean.Says),
+        };
+    }
+
+    private static AlternativeWire Alternative(PlanRequest request, Plan recommended, Plan plan)
+    {
+        var arrangement = Arrangement.Of(request.Bracelet, plan);
+        var figures = plan.Figures;
+        return new AlternativeWire(
+            PlanSideWire.Of(arrangement.Twelve), PlanSideWire.Of(arrangement.Six), plan.Position, PlanWords.WhatToDo(request, plan) + ".",
+            PlanWords.Trade(request, recommended.Figures, figures), figures.Length, figures.OffCentreMillimetres, figures.Tighter, figures.Looser, figures.LinksMoved);
+    }
+
+    private static DaysWire DaysOf(JobFile file, IReadOnlyList<Length> lengths, FitTarget target, string place)
+    {
+        var (habits, limits) = (file.Figures.Habits, file.House.Limits);
+        return DaysWire.Of(HotAndCold.Of(lengths, target, habits.HotBy(limits), habits.ColdBy(limits)), place);
+    }
+
+    /// <summary>The lengths near what is wanted, and the wrists whose wear window some length meets.</summary>
+    private static ReachHere ReachOf(Reach reach, JobFile file, Head head, FitTarget target, Wear wear)
+    {
+        Length? Wrist(Length? loop, Length ease) =>
+            loop is { } length ? WristServed.By((length - ease).ApproximateMillimetres, file.Figures.Aspect, head, file.PivotHeight) : null;
+        var gap = reach.GapAt(target.Length, target.Window);
+        return new ReachHere(
+            [
+                .. reach.Lengths.Where(l => (l.Length - target.Length).Abs() <= ReachShown)
+                    .Select(l => Math.Round(l.Length.Millimetres * 5) / 5).Distinct(),
+            ],
+            reach.Shortest, reach.Longest, reach.LargestGap, gap?.Below, gap?.Above, target.Length, target.Window, Wrist(reach.Shortest, wear.Most),
+            Wrist(reach.Longest, wear.Least));
     }
 
     private static LoopSheet OfHoled(
@@ -152,7 +251,11 @@ internal sealed record LoopSheet(
             Draw(FitRulers.Of(fit, strap, need.Needed, wear)),
             new LoopFiguresWire(
                 fit.Length, target.Length, Math.Round(need.Needed, 2), Math.Round(need.Sigma, 2),
-                Percent(FirstTimeChance.Of(need, strap.Reach().Lengths.Select(l => l.Length), wear)), 0, fit.Misfit, fit.Misfit.Millimetres));
+                Percent(FirstTimeChance.Of(need, strap.Reach().Lengths.Select(l => l.Length), wear)), 0, fit.Misfit, fit.Misfit.Millimetres))
+        {
+            Reach = ReachOf(strap.Reach(), file, head, target, wear),
+            Days = DaysOf(file, [.. Enumerable.Range(0, strap.Holes).Select(strap.LengthIn)], target, strap.Place),
+        };
     }
 
     private static Length TailOf(Band band, HoledBand holed) =>

@@ -61,7 +61,7 @@ internal sealed class JobFile
     /// <summary>What clasps are judged by here; null while no band is chosen.</summary>
     public ClaspBench? ClaspBench(ShopWork work) => OwnClaspBand is not { } band || Stock is not { } stock ? null : new ClaspBench(
         band, BandEnd(stock, band), Figures.Target(band.PivotHeight), Figures.BareHead,
-        [.. Parts.All(work, Core.Stock.PartKind.Pin).Where(p => p.Count.Free > 0).Select(p => p.Part.Pin!)], House.Limits, Clasp.Fit);
+        [.. Parts.All(work, Core.Stock.PartKind.Pin).Where(p => p.Count.Free > 0).Select(p => p.Part.Pin!)], House.Limits, Clasp.Fit, Figures.Habits);
 
     /// <summary>The band's clasp end: as gauged, and as it was seen.</summary>
     public BandEndFacts BandEnd(StockBand stock, Band band) => ClaspSheet.End(band, Figures, stock.Finish, stock.Colour) with
@@ -141,7 +141,7 @@ internal sealed class JobFile
             return null;
         return band switch
         {
-            { Links: { } links } => Core.Fitting.Arrangement.Of(links, Planner.Recommend(Sizing.Request(band, target))),
+            { Links: { } links } => Core.Fitting.Arrangement.Of(links, Planner.Recommend(Sizing.Request(band, target, Figures.Habits))),
             _ => Holed is { } holed ? new Arrangement([], [], holed.Nearest(target).Hole) : null,
         };
     }

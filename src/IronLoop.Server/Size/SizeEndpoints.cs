@@ -51,6 +51,28 @@ internal sealed record ByHand(ByHandSide Twelve, ByHandSide Six, int Position)
     }
 }
 
+/// <summary>How the client wears it; lengths as typed, empty where it is as the house has it.</summary>
+/// <param name="OffCentre">How far off the middle the clasp is worn on purpose.</param>
+/// <param name="Toward">Toward which side.</param>
+/// <param name="Hot">How much more room a hot day asks for.</param>
+/// <param name="Cold">How much less room a cold day asks for.</param>
+internal sealed record HabitsWire(string OffCentre = "", Side Toward = Side.Six, string Hot = "", string Cold = "")
+{
+    public static HabitsWire Of(Habits habits) => new(
+        habits.OffCentre == Length.Zero ? "" : habits.OffCentre.Abs().ToString(), habits.OffCentre < Length.Zero ? Side.Twelve : Side.Six,
+        habits.Hot?.ToString() ?? "", habits.Cold?.ToString() ?? "");
+
+    public Habits Read()
+    {
+        var refusals = new Refusals();
+        var off = refusals.Typed("$.offCentre", OffCentre, AllowedLength.Mm(0, 20)) ?? Length.Zero;
+        var habits = new Habits(
+            Toward == Side.Six ? off : -off, refusals.Typed("$.hot", Hot, Habits.DayAllowed), refusals.Typed("$.cold", Cold, Habits.DayAllowed));
+        refusals.ThrowIfAny("This cannot be taken.");
+        return habits;
+    }
+}
+
 /// <summary>Size: the plan, changed by hand or taken as it is.</summary>
 internal static class SizeEndpoints
 {
@@ -63,6 +85,9 @@ internal static class SizeEndpoints
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         size.MapDelete("", BackToPlan).WithName("backToPlan").WithSummary("Back to the planner's answer.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        size.MapGet("/habits", Habits).WithName("habits").WithSummary("How the client wears it.").ProducesProblem(StatusCodes.Status404NotFound);
+        size.MapPut("/habits", Wears).WithName("setHabits").WithSummary("How the client wears it: off-centre on purpose, hot and cold days.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         size.MapPost("/agree", Agree).WithName("agree").WithSummary("Takes the arrangement as it stands to the bench.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
     }
@@ -71,6 +96,23 @@ internal static class SizeEndpoints
     {
         using var work = shop.Look();
         return LoopSheet.Of(JobFile.Read(work, id));
+    }
+
+    private static HabitsWire Habits(long id, ShopFile shop)
+    {
+        using var work = shop.Look();
+        return HabitsWire.Of(JobFile.Read(work, id).Figures.Habits);
+    }
+
+    private static HabitsWire Wears(long id, HabitsWire typed, ShopFile shop)
+    {
+        var habits = typed.Read();
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustBeOpen();
+        Clients.Wears(work, file.Job.Client.Id, habits);
+        work.Keep();
+        return HabitsWire.Of(habits);
     }
 
     private static LoopSheet ArrangeByHand(long id, ByHand byHand, ShopFile shop)

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { ClaspEffect, ClaspSheet } from '../../api/clasp'
-import { besideOf, place, ticks } from './chart'
+import LengthsAxis from '../../rulers/LengthsAxis.vue'
+import LengthsLine from '../../rulers/LengthsLine.vue'
+import { besideOf } from './chart'
 
 const props = defineProps<{ sheet: ClaspSheet }>()
 const rows = computed(() => besideOf(props.sheet))
@@ -25,32 +27,13 @@ const offCentre = (e: ClaspEffect) =>
         <span class="quiet">{{ row.present ? 'present' : row.key }}</span>
         <span v-if="row.cures" class="cures">cures it</span>
       </div>
-      <svg
-        viewBox="0 0 360 26"
-        preserveAspectRatio="none"
-        role="img"
-        :aria-label="`${row.name}: best ${row.effect.lengthMm.toFixed(1)} mm`"
-      >
-        <rect
-          class="window"
-          :x="place(target - window, target)"
-          y="0"
-          :width="place(target + window, target) - place(target - window, target)"
-          height="26"
-        />
-        <line x1="0" x2="360" y1="20" y2="20" class="line" />
-        <line
-          v-for="mm in row.effect.lengths"
-          :key="mm"
-          class="made"
-          :class="{ worn: Math.abs(mm - target) <= window + 0.05 }"
-          :x1="place(mm, target)"
-          :x2="place(mm, target)"
-          y1="7"
-          y2="20"
-        />
-        <path class="best" :d="`M${place(row.effect.lengthMm, target)} 20 l-4 6 h8 z`" />
-      </svg>
+      <LengthsLine
+        :lengths="row.effect.lengths"
+        :target="target"
+        :window="window"
+        :best="row.effect.lengthMm"
+        :label="`${row.name}: best ${row.effect.lengthMm.toFixed(1)} mm`"
+      />
       <div class="facts figure">
         <span>{{ row.effect.lengthMm.toFixed(1) }} mm</span>
         <span>{{ offCentre(row.effect) }}</span>
@@ -61,14 +44,7 @@ const offCentre = (e: ClaspEffect) =>
         <span>gap {{ row.effect.largestGapMm?.toFixed(1) ?? '–' }} mm</span>
       </div>
     </div>
-    <div class="axis" aria-hidden="true">
-      <svg viewBox="0 0 360 20">
-        <g v-for="mm in ticks(target)" :key="mm">
-          <line :x1="place(mm, target)" :x2="place(mm, target)" y1="0" y2="4" class="line" />
-          <text :x="place(mm, target)" y="17">{{ mm }}</text>
-        </g>
-      </svg>
-    </div>
+    <div class="axis"><LengthsAxis :target="target" /></div>
     <p class="quiet legend">
       Best loop, where its clasp sits, left to tighten and to loosen, largest gap between sizes.
     </p>
@@ -106,39 +82,8 @@ const offCentre = (e: ClaspEffect) =>
   font-weight: 600;
   color: rgb(var(--v-theme-primary));
 }
-svg {
-  display: block;
-  width: 100%;
-  height: 26px;
-}
-.axis svg {
-  height: 30px;
+.axis {
   padding-left: 8px;
-}
-.window {
-  fill: rgb(var(--v-theme-primary), 0.16);
-}
-.line {
-  stroke: rgb(var(--v-theme-iron));
-  stroke-width: 1;
-  vector-effect: non-scaling-stroke;
-}
-.made {
-  stroke: rgb(var(--v-theme-iron));
-  stroke-width: 1.6;
-  vector-effect: non-scaling-stroke;
-}
-.made.worn {
-  stroke: rgb(var(--v-theme-on-surface));
-  stroke-width: 2.6;
-}
-.best {
-  fill: rgb(var(--v-theme-primary));
-}
-.axis text {
-  font: 400 12px var(--figure);
-  fill: rgb(var(--v-theme-iron));
-  text-anchor: middle;
 }
 .facts {
   display: flex;

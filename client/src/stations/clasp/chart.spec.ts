@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { ClaspSheet } from '../../api/clasp'
-import { besideOf, place, shown, ticks, width } from './chart'
+import { place, shown, ticks, width } from '../../rulers/lengths'
+import { besideOf } from './chart'
 
 const effect = (lengthMm: number) => ({
   lengthMm,

@@ -1,16 +1,21 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { useJob, type Job, type LoopSheet, type Side } from '../../api/shop'
+import { useJob, type Alternative, type ByHand, type Job, type LoopSheet, type Side } from '../../api/shop'
 import { wholeOf } from '../../api/refused'
+import PartTabs from '../../frame/PartTabs.vue'
 import { pathOf } from '../stations'
+import HabitsPart from './HabitsPart.vue'
+import OtherPlans from './OtherPlans.vue'
+import ReachPart from './ReachPart.vue'
+import { withTried, type Tried } from './trail'
 
 const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
 const emit = defineEmits<{ position: [position: number]; putIn: [pitchMm: number, side: Side] }>()
 
 const router = useRouter()
-const { backToPlan, agree } = useJob(() => props.job.id)
+const { backToPlan, arrange, agree } = useJob(() => props.job.id)
 const open = computed(() => props.job.closedAt === null && props.job.stepsDone === 0)
 const clasp = computed(() => props.loop?.layOut?.clasp)
 const strap = computed(() => props.loop?.layOut?.strap)
@@ -23,7 +28,38 @@ const loosePitches = computed(() => {
     counts.set(link.pitchMm, (counts.get(link.pitchMm) ?? 0) + 1)
   return [...counts]
 })
-const refusal = computed(() => wholeOf(agree.error.value ?? backToPlan.error.value))
+const parts = computed(() =>
+  (
+    [
+      { part: 'plan', title: 'Plan' },
+      { part: 'others', title: 'Others' },
+      { part: 'reach', title: 'Reach' },
+      { part: 'habits', title: 'Habits' },
+    ] as const
+  ).filter((p) => p.part !== 'others' || clasp.value),
+)
+const part = ref<'plan' | 'others' | 'reach' | 'habits'>('plan')
+const joints = computed(
+  () => (props.loop?.layOut?.twelveJoints?.length ?? 0) + (props.loop?.layOut?.sixJoints?.length ?? 0),
+)
+
+/** Variants tried since the station was opened, to return to. */
+const trail = ref<Tried[]>([])
+watch(
+  () => props.loop,
+  (now) => {
+    if (now && open.value) trail.value = withTried(trail.value, now)
+  },
+  { immediate: true },
+)
+function lay(byHand: ByHand) {
+  arrange.mutate(byHand)
+}
+function takeOther(plan: Alternative) {
+  lay({ twelve: plan.twelve, six: plan.six, position: plan.position })
+}
+
+const refusal = computed(() => wholeOf(agree.error.value ?? arrange.error.value ?? backToPlan.error.value))
 
 function back() {
   if (open.value && props.loop && !props.loop.isPlanned) backToPlan.mutate()
@@ -46,9 +82,21 @@ function take() {
 
 <template>
   <template v-if="loop?.figures">
+    <PartTabs :parts="parts" label="The size" :open="part" @open="part = $event" />
+    <OtherPlans v-if="part === 'others'" :loop="loop" :open="open" @take="takeOther" @planner="back" />
+    <ReachPart v-else-if="part === 'reach'" :loop="loop" />
+    <HabitsPart v-else-if="part === 'habits'" :job="job" :open="job.closedAt === null" />
+  </template>
+  <template v-if="loop?.figures && part === 'plan'">
     <p v-if="loop.notice" class="notice">{{ loop.notice }}</p>
     <p class="verdict" data-testid="verdict">{{ loop.says }}</p>
     <p data-testid="planner">{{ loop.plannersSay }}</p>
+    <div v-if="open" class="row">
+      <v-btn color="primary" :loading="agree.isPending.value" @click="take">
+        {{ job.planAgreed ? 'Agree it anew' : 'Take it to the bench' }}
+      </v-btn>
+      <v-btn variant="outlined" :disabled="loop.isPlanned" @click="back">Planner’s answer (P)</v-btn>
+    </div>
     <dl>
       <dt>Loop</dt>
       <dd class="figure" data-testid="length">{{ loop.figures.lengthMm.toFixed(1) }} mm</dd>
@@ -56,7 +104,12 @@ function take() {
       <dd class="figure">{{ loop.figures.targetMm.toFixed(1) }} mm</dd>
       <template v-if="clasp">
         <dt>Links moved</dt>
-        <dd class="figure" data-testid="moved">{{ loop.figures.linksMoved }}</dd>
+        <dd>
+          <span class="figure" data-testid="moved">{{ loop.figures.linksMoved }}</span>
+          <span v-if="joints > 0" class="quiet"
+            >, <span class="figure">{{ joints }}</span> {{ joints === 1 ? 'joint' : 'joints' }} opened</span
+          >
+        </dd>
       </template>
       <dt>Right the first time</dt>
       <dd>
@@ -64,6 +117,8 @@ function take() {
         <span class="quiet">, need known to ± {{ loop.figures.sigmaMm.toFixed(1) }} mm</span>
       </dd>
     </dl>
+    <p v-if="loop.lean?.toward" data-testid="lean">{{ loop.lean.says }}</p>
+    <p v-if="loop.days && !loop.days.bothCovered" class="quiet">{{ loop.days.says }}</p>
 
     <template v-if="open">
       <div v-if="positions > 1" class="row">
@@ -88,12 +143,20 @@ function take() {
         <v-btn variant="outlined" @click="emit('putIn', pitch, 'twelve')">Into 12</v-btn>
         <v-btn variant="outlined" @click="emit('putIn', pitch, 'six')">Into 6</v-btn>
       </div>
-      <div class="row">
-        <v-btn color="primary" :loading="agree.isPending.value" @click="take">
-          {{ job.planAgreed ? 'Agree it anew' : 'Take it to the bench' }}
-        </v-btn>
-        <v-btn variant="outlined" :disabled="loop.isPlanned" @click="back">Planner’s answer (P)</v-btn>
-      </div>
+      <section v-if="trail.length > 1" class="trail" aria-label="Tried">
+        <span class="quiet">Tried:</span>
+        <button
+          v-for="t in trail"
+          :key="t.key"
+          type="button"
+          :aria-current="t === trail[trail.length - 1]"
+          @click="lay(t.byHand)"
+        >
+          <span class="figure">{{ t.lengthMm.toFixed(1) }}</span><span class="quiet">
+            {{ t.planned ? 'planner' : `${t.troubleMm.toFixed(1)} amiss` }}</span
+          >
+        </button>
+      </section>
       <p v-if="clasp" class="quiet keys">
         On the lay-out: arrow keys go from link to link, Space takes one out or puts it back, up and down move
         the micro-adjust.
@@ -104,7 +167,7 @@ function take() {
     </p>
     <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
   </template>
-  <p v-else-if="loop && job.band" role="alert">{{ loop.says }}</p>
+  <p v-else-if="loop && !loop.figures && job.band" role="alert">{{ loop.says }}</p>
 </template>
 
 <style scoped>
@@ -135,5 +198,19 @@ dd {
 }
 .keys {
   font-size: 15px;
+}
+.trail {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px;
+}
+.trail button {
+  min-height: 40px;
+  padding: 0 8px;
+  border: 1px solid rgb(var(--v-theme-hairline));
+}
+.trail button[aria-current='true'] {
+  border: 2px solid rgb(var(--v-theme-primary));
 }
 </style>

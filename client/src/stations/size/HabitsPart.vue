@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { reactive, ref, watch } from 'vue'
+import { useJob, type Habits, type Job } from '../../api/shop'
+import { saidOf, titleOf } from '../../api/refused'
+
+const props = defineProps<{ job: Job; open: boolean }>()
+const { habits, wears } = useJob(() => props.job.id)
+const typed = reactive<Habits>({ offCentre: '', toward: 'six', hot: '', cold: '' })
+watch(habits.data, (now) => now && Object.assign(typed, now), { immediate: true })
+const error = ref<unknown>(null)
+async function set() {
+  try {
+    await wears({ ...typed })
+    error.value = null
+  } catch (refusal) {
+    error.value = refusal
+  }
+}
+</script>
+
+<template>
+  <form @submit.prevent="set">
+    <p>How {{ job.client }} wears it, whatever the watch. Empty is as the house has it.</p>
+    <v-text-field
+      v-model="typed.offCentre"
+      density="compact"
+      label="Clasp worn off the middle on purpose, by"
+      name="offCentre"
+      autocomplete="off"
+      :disabled="!open"
+      :error-messages="saidOf(error, '$.offCentre')"
+    />
+    <label class="toward">
+      toward
+      <select v-model="typed.toward" name="toward" :disabled="!open">
+        <option value="six">the 6 side</option>
+        <option value="twelve">the 12 side</option>
+      </select>
+    </label>
+    <div class="days">
+      <v-text-field
+        v-model="typed.hot"
+        density="compact"
+        label="A hot day asks for more by"
+        name="hot"
+        autocomplete="off"
+        :disabled="!open"
+        :error-messages="saidOf(error, '$.hot')"
+      />
+      <v-text-field
+        v-model="typed.cold"
+        density="compact"
+        label="A cold day for less by"
+        name="cold"
+        autocomplete="off"
+        :disabled="!open"
+        :error-messages="saidOf(error, '$.cold')"
+      />
+    </div>
+    <p v-if="titleOf(error)" class="refused" role="alert">{{ titleOf(error) }}</p>
+    <v-btn v-if="open" type="submit" variant="outlined">Keep this for the client</v-btn>
+  </form>
+</template>
+
+<style scoped>
+form {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.days {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 18px;
+}
+select {
+  min-height: 44px;
+  padding: 0 8px;
+  border: 1px solid rgb(var(--v-theme-hairline));
+  border-radius: 2px;
+  color: inherit;
+  background: rgb(var(--v-theme-background));
+}
+.refused {
+  color: rgb(var(--v-theme-error));
+}
+</style>

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { LoopSheet } from '../../api/shop'
+import LengthsAxis from '../../rulers/LengthsAxis.vue'
+import LengthsLine from '../../rulers/LengthsLine.vue'
+
+const props = defineProps<{ loop: LoopSheet }>()
+const reach = computed(() => props.loop.reach)
+const days = computed(() => props.loop.days)
+</script>
+
+<template>
+  <template v-if="reach && loop.figures">
+    <p>
+      Every length it can make near the <span class="figure">{{ reach.targetMm.toFixed(1) }} mm</span> wanted;
+      shaded is what can be worn.
+    </p>
+    <div class="chart">
+      <LengthsLine
+        :lengths="reach.lengths"
+        :target="reach.targetMm"
+        :window="reach.windowMm"
+        :best="loop.figures.lengthMm"
+        :label="`What it can make; the loop is ${loop.figures.lengthMm.toFixed(1)} mm`"
+      />
+      <LengthsAxis :target="reach.targetMm" />
+    </div>
+    <p v-if="reach.belowMm !== null || reach.aboveMm !== null" class="stuck">
+      Stuck between sizes:
+      <template v-if="reach.belowMm !== null"
+        ><span class="figure">{{ reach.belowMm.toFixed(1) }} mm</span> below</template
+      ><template v-if="reach.belowMm !== null && reach.aboveMm !== null">, </template
+      ><template v-if="reach.aboveMm !== null"
+        ><span class="figure">{{ reach.aboveMm.toFixed(1) }} mm</span> above</template
+      >.
+    </p>
+    <dl>
+      <dt>Shortest to longest</dt>
+      <dd class="figure">{{ reach.shortestMm?.toFixed(1) }} to {{ reach.longestMm?.toFixed(1) }} mm</dd>
+      <dt>Largest gap</dt>
+      <dd class="figure">{{ reach.largestGapMm?.toFixed(1) }} mm</dd>
+      <dt>Wrists it can serve</dt>
+      <dd class="figure">
+        {{ reach.smallestWristMm === null ? 'under 120' : reach.smallestWristMm.toFixed(0) }} to
+        {{ reach.largestWristMm === null ? 'over 240' : reach.largestWristMm.toFixed(0) }} mm
+      </dd>
+    </dl>
+    <section v-if="days" class="days">
+      <h2>Hot and cold days</h2>
+      <p data-testid="days">{{ days.says }}</p>
+      <LengthsLine
+        :lengths="reach.lengths"
+        :target="days.hot.wantedMm"
+        :window="reach.windowMm"
+        :best="days.hot.lengthMm"
+        :label="`A hot day wants ${days.hot.wantedMm.toFixed(1)} mm`"
+      />
+      <p class="quiet">
+        A hot day wants <span class="figure">{{ days.hot.wantedMm.toFixed(1) }} mm</span>, a cold one
+        <span class="figure">{{ days.cold.wantedMm.toFixed(1) }} mm</span>.
+      </p>
+      <LengthsLine
+        :lengths="reach.lengths"
+        :target="days.cold.wantedMm"
+        :window="reach.windowMm"
+        :best="days.cold.lengthMm"
+        :label="`A cold day wants ${days.cold.wantedMm.toFixed(1)} mm`"
+      />
+    </section>
+  </template>
+</template>
+
+<style scoped>
+.chart {
+  padding: 4px 0;
+}
+.stuck {
+  font-weight: 600;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 2px 18px;
+  margin: 0;
+}
+dt {
+  color: rgb(var(--v-theme-iron));
+}
+dd {
+  margin: 0;
+}
+.days {
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  padding-top: 6px;
+}
+</style>

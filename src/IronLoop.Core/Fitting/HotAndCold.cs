@@ -1,0 +1,55 @@
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Fitting;
+
+/// <summary>What a day asks of a band whose links are done.</summary>
+/// <param name="Wanted">The length wanted on that day.</param>
+/// <param name="Position">The position or hole that comes nearest, 0 the tightest.</param>
+/// <param name="Length">The loop in it.</param>
+/// <param name="IsCovered">Whether that lies inside the wear window of the day.</param>
+public readonly record struct Day(Length Wanted, int Position, Length Length, bool IsCovered);
+
+/// <summary>
+/// A wrist swells in the heat and shrinks in the cold: whether the positions left, without touching a link, serve both.
+/// </summary>
+/// <param name="Hot">A hot day.</param>
+/// <param name="Cold">A cold day.</param>
+public sealed record HotAndCold(Day Hot, Day Cold)
+{
+    /// <summary>Whether both are served.</summary>
+    public bool BothCovered => Hot.IsCovered && Cold.IsCovered;
+
+    /// <summary>Looks at the positions.</summary>
+    /// <param name="lengths">The loop in each position, the tightest first; at least one.</param>
+    /// <param name="target">The length wanted on a usual day.</param>
+    /// <param name="hot">How much more a hot day asks for.</param>
+    /// <param name="cold">How much less a cold day asks for.</param>
+    public static HotAndCold Of(IReadOnlyList<Length> lengths, FitTarget target, Length hot, Length cold) =>
+        new(Nearest(lengths, target.Length + hot, target.Window), Nearest(lengths, target.Length - cold, target.Window));
+
+    /// <summary>The sentence for owner and fitter.</summary>
+    /// <param name="place">What a position is called: "position", "hole".</param>
+    public string Says(string place)
+    {
+        string Of(Day day, string when) => $"{place} {day.Position + 1} {when}";
+        return (Hot.IsCovered, Cold.IsCovered) switch
+        {
+            (true, true) when Hot.Position == Cold.Position => $"Hot and cold days are both served by {place} {Hot.Position + 1}.",
+            (true, true) => $"{Capital(Of(Hot, "on hot days"))}, {Of(Cold, "on cold ones")}.",
+            (true, false) => $"{Capital(Of(Hot, "on hot days"))}; a cold day would be {(Cold.Length - Cold.Wanted).ToTenths()} loose of what is wanted even at the tightest near it.",
+            (false, true) => $"{Capital(Of(Cold, "on cold days"))}; a hot day would be {(Hot.Wanted - Hot.Length).ToTenths()} short of what is wanted even at the loosest near it.",
+            _ => "Neither a hot nor a cold day is served without touching the links.",
+        };
+    }
+
+    private static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
+
+    private static Day Nearest(IReadOnlyList<Length> lengths, Length wanted, Length window)
+    {
+        var nearest = 0;
+        for (var i = 1; i < lengths.Count; i++)
+            if ((lengths[i] - wanted).Abs() < (lengths[nearest] - wanted).Abs())
+                nearest = i;
+        return new Day(wanted, nearest, lengths[nearest], (lengths[nearest] - wanted).Abs() <= window);
+    }
+}
