@@ -57,7 +57,7 @@ public sealed class WholePathTests : IDisposable
 
         // Clasp.
         OpenStation("Clasp");
-        _screen.UntilSays("position 3 from the tight end");
+        _screen.UntilSays("now in position 3 from the tight end");
         _screen.Press("Keep this clasp");
         _screen.UntilSays("Kept.");
 
@@ -87,6 +87,7 @@ public sealed class WholePathTests : IDisposable
         for (var done = 1; done <= steps; done++)
         {
             parts.Add(_screen.Find("li.next .part").Text);
+            _screen.IntoView(_screen.Find("li.next input"));
             _screen.Find("li.next input").Click();
             var now = done;
             _screen.Until(() => _screen.All(".steps li.done").Count == now, $"{now} steps done");

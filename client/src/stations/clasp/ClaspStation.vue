@@ -25,6 +25,8 @@ const sheet = computed(() => clasp.sheet.data.value)
 const open = computed(() => props.job.closedAt === null && props.job.stepsDone === 0)
 const soft = computed(() => props.job.band?.material !== 'metal')
 
+const own = computed(() => props.job.band?.clasp)
+
 const parts = [
   { part: 'look', title: 'Look' },
   { part: 'measure', title: 'Measure' },
@@ -93,7 +95,21 @@ const showAll = ref(false)
 
     <template v-if="part === 'look'">
       <KeyPart :sheet="sheet" :disabled="!open" @seen="(kind) => see({ kind })" />
+      <p v-if="own && !job.otherClasp" class="quiet">
+        <span class="figure">{{ own.twelveMm }} mm</span> on the 12 side to its centre,
+        <span class="figure">{{ own.sixMm }} mm</span> on the 6 side;
+        <template v-if="own.positions > 1"
+          ><span class="figure">{{ own.positions }}</span> positions of
+          <span class="figure">{{ own.stepMm }} mm</span>, now in position
+          <span class="figure">{{ own.position + 1 }}</span> from the tight end.</template
+        >
+        <template v-else>no micro-adjust: nothing is left for hot or cold days.</template>
+      </p>
       <EndPart :sheet="sheet" :soft="soft" :disabled="!open" @seen="see" />
+      <p v-if="job.claspKept && !job.otherClasp" class="mine">Kept.</p>
+      <div v-else-if="open && !job.otherClasp">
+        <v-btn variant="outlined" @click="act(clasp.keep)">Keep this clasp</v-btn>
+      </div>
     </template>
 
     <MeasurePart
