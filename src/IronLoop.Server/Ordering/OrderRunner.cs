@@ -3,7 +3,7 @@ namespace IronLoop.Server.Ordering;
 /// <summary>Looks after open orders while the program runs: those not sent are sent, those on their way are asked after.</summary>
 internal sealed class OrderRunner(IServiceScopeFactory scopes, TimeProvider clock, ILogger<OrderRunner> log) : BackgroundService
 {
-    private static readonly TimeSpan Every = TimeSpan.FromSeconds(6);
+    private static readonly TimeSpan Every = TimeSpan.FromSeconds(3);
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
