@@ -101,9 +101,16 @@ public static class Jobs
     /// <summary>Chooses a band; the clasp has to be looked at again, and one that was to go on the band before is left.</summary>
     public static void ChooseBand(ShopWork work, long id, long bandId, PullThroughWay way = PullThroughWay.Double)
     {
+        LookAtClaspAgain(work, id);
+        work.Execute("UPDATE job SET band_id = $band, worn_way = $way, clasp_kept_at = NULL WHERE id = $id", ("$id", id), ("$band", bandId), ("$way", way));
+    }
+
+    /// <summary>Takes back what was decided about the clasp; one that was to go on is left, with its pins.</summary>
+    public static void LookAtClaspAgain(ShopWork work, long id)
+    {
         PartsTaken.LeaveClasp(work, id);
         work.Execute("UPDATE job_clasp SET part_id = NULL WHERE job_id = $id", ("$id", id));
-        work.Execute("UPDATE job SET band_id = $band, worn_way = $way, clasp_kept_at = NULL WHERE id = $id", ("$id", id), ("$band", bandId), ("$way", way));
+        work.Execute("UPDATE job SET clasp_kept_at = NULL WHERE id = $id", ("$id", id));
     }
 
     /// <summary>Keeps the band's clasp.</summary>

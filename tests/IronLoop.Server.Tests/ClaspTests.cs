@@ -126,6 +126,11 @@ public sealed class ClaspTests : IDisposable
 
         var strap = await JobId("Dorrit Vale");
         await _shop.Put($"/api/jobs/{strap}/clasp/seen", new { kind = "pinBuckle", pierced = false });
+        (await _shop.Get($"/api/jobs/{strap}"))["claspKept"]!.GetValue<bool>().ShouldBeFalse("what was kept was kept with a hole in the end");
+        (await _shop.Put($"/api/jobs/{strap}/clasp/keep", null, HttpStatusCode.BadRequest))["errors"]!["$.consentSignedBy"]![0]!.GetValue<string>().ShouldContain("Pierce the strap's end");
+        await _shop.Put($"/api/jobs/{strap}/clasp/keep?consentSignedBy=Dorrit%20Vale", null);
+        await _shop.Post($"/api/jobs/{strap}/size/agree", null);
+        (await _shop.Get($"/api/jobs/{strap}/bench")).AsArray().ShouldContain(s => s!["what"]!.GetValue<string>().StartsWith("Pierce the strap's end", StringComparison.Ordinal));
         var buckle = Candidate(await _shop.Get($"/api/jobs/{strap}/clasp"), "CL-B16");
         buckle["rules"]!.AsArray().SelectMany(r => r!["work"]!.AsArray()).Single()!["what"]!.GetValue<string>().ShouldContain("clean through both sides");
     }

@@ -40,8 +40,9 @@ export function useClasp(jobId: MaybeRefOrGetter<number>) {
   return {
     sheet: useQuery({ queryKey: key, queryFn: () => answered(api.GET('/api/jobs/{id}/clasp', path())) }),
     see: (body: ClaspSeen) => changed(answered(api.PUT('/api/jobs/{id}/clasp/seen', { ...path(), body }))),
-    keep: async () => {
-      await answered(api.PUT('/api/jobs/{id}/clasp/keep', path()))
+    keep: async (signedBy: string) => {
+      const query = signedBy.trim() ? { consentSignedBy: signedBy } : {}
+      await answered(api.PUT('/api/jobs/{id}/clasp/keep', { params: { path: { id: id.value }, query } }))
       await queries.invalidateQueries()
     },
     replace: async (body: Schemas['OtherClaspWire']) => {

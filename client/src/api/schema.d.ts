@@ -2502,6 +2502,7 @@ export interface components {
       verdict: components['schemas']['Verdict']
       rules: components['schemas']['RuleWire'][]
       effect: null | components['schemas']['ClaspEffectWire']
+      consent: null | string
     }
     ProblemDetails: {
       type?: null | string
@@ -4687,7 +4688,9 @@ export interface operations {
   }
   keepClasp: {
     parameters: {
-      query?: never
+      query?: {
+        consentSignedBy?: string
+      }
       header?: never
       path: {
         id: number
@@ -4703,6 +4706,15 @@ export interface operations {
         }
         content: {
           'application/json': components['schemas']['JobWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
         }
       }
       /** @description Not Found */

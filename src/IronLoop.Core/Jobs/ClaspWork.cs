@@ -1,4 +1,5 @@
 using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
 
 namespace IronLoop.Core.Jobs;
 
@@ -18,6 +19,19 @@ public static class ClaspWork
         .. rules.Where(r => r.Rule == OpenLookRule.Name && swapEnds).SelectMany(r => r.Work),
         On(other, name),
     ];
+
+    /// <summary>The work where the band's own clasp is kept: a strap's end is pierced for it, ends are swapped.</summary>
+    /// <param name="end">The band's clasp end.</param>
+    /// <param name="bar">Its bar; null when nobody measured.</param>
+    /// <param name="swapEnds">Whether the band's two ends are swapped.</param>
+    public static IReadOnlyList<PieceOfWork> Keep(BandEndFacts end, Length? bar, bool swapEnds) =>
+    [
+        .. end.Pierced == false ? ClaspBarRule.NotPierced(bar).Work : [],
+        .. swapEnds && OpenLookRule.Judge(end) is { } look ? look.Work : [],
+    ];
+
+    /// <summary>What of it cannot be undone, in the words a consent is given to; empty when all can.</summary>
+    public static string Lasting(IEnumerable<PieceOfWork> work) => string.Join("; ", work.Where(w => !w.Reversible).Select(w => w.What));
 
     private static PieceOfWork Off(ClaspKind kind) => kind switch
     {

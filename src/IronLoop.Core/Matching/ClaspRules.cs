@@ -129,10 +129,10 @@ public static class ClaspBarRule
     {
         if (clasp.Kind is ClaspKind.Butterfly or ClaspKind.Slide || end.Bore is null && clasp.Bar is null && end.Pierced != false)
             return null;
+        if (end.Pierced == false)
+            return NotPierced(clasp.Bar);
         if (clasp.Bar is not { } bar)
             return new RuleVerdict(Name, Verdict.Unknown, "Measure the clasp's bar; at both joints, for they may differ.");
-        if (end.Pierced == false)
-            return new RuleVerdict(Name, Verdict.Work, $"The strap's end has no hole for the {bar} bar yet.", [Pierce($"Pierce the strap's end for a {bar} bar, clean through both sides")]);
         if (end.Bore is not { } bore)
             return new RuleVerdict(Name, Verdict.Unknown, "Measure the bore of the band's end.");
         var tight = (end.OtherBore is { } other ? (Length[])[bore, other] : [bore]).Where(b => b < bar + limits[Limit.TubeRoom]).Distinct().ToList();
@@ -151,6 +151,13 @@ public static class ClaspBarRule
 
     /// <summary>The hole of a bar that is opened: the bar's own size for a snug one, what a bar needs to turn for a free one.</summary>
     public static Length Drill(Length bar, BarFit fit, HouseLimits limits) => fit == BarFit.Free ? bar + limits[Limit.TubeRoom] : bar;
+
+    /// <summary>A strap's end without a hole is pierced, whatever clasp goes on.</summary>
+    public static RuleVerdict NotPierced(Length? bar)
+    {
+        var which = bar is { } gauged ? $"a {gauged} bar" : "the clasp's bar, gauged first";
+        return new RuleVerdict(Name, Verdict.Work, $"The strap's end has no hole for {which} yet.", [Pierce($"Pierce the strap's end for {which}, clean through both sides")]);
+    }
 
     private static PieceOfWork Open(Length bar, HouseLimits limits, BarFit? fit)
     {

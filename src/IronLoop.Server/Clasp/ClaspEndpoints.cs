@@ -43,7 +43,7 @@ internal static class ClaspEndpoints
             .ProducesProblem(StatusCodes.Status404NotFound);
         clasp.MapPut("/seen", See).WithName("seeClasp").WithSummary("What is seen of the clasp.").ProducesProblem(StatusCodes.Status409Conflict);
         clasp.MapPut("/keep", Keep).WithName("keepClasp").WithSummary("Keeps the band's own clasp.")
-            .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         clasp.MapPut("/other", Replace).WithName("replaceClasp").WithSummary("Another clasp goes on; it is reserved, or put on the list to be ordered.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         clasp.MapGet("/offers", Offers).WithName("claspOffers").WithSummary("What suppliers offer for the band's end as measured.")
@@ -74,6 +74,7 @@ internal static class ClaspEndpoints
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
         file.MustNotBeOnTheBench();
+        var before = ClaspWork.Lasting(file.ClaspWork());
         JobClasps.Set(work, id, file.Clasp with
         {
             Kind = seen.Kind,
@@ -83,13 +84,22 @@ internal static class ClaspEndpoints
             Fit = seen.Fit,
             SwapEnds = seen.SwapEnds && seen is { Notched: true, OtherPlain: true },
         });
+        // What was decided, and perhaps signed, was decided about other work.
+        if (file.Job.ClaspKeptAt is not null && ClaspWork.Lasting(JobFile.Read(work, id).ClaspWork()) != before)
+        {
+            Storage.Jobs.LookAtClaspAgain(work, id);
+            Plans.Drop(work, id);
+        }
         var sheet = ClaspSheetWire.Read(work, JobFile.Read(work, id));
         work.Keep();
         return sheet;
     }
 
-    private static JobWire Keep(long id, ShopFile shop, TimeProvider clock)
+    private static JobWire Keep(long id, ShopFile shop, TimeProvider clock, string? consentSignedBy = null)
     {
+        var refusals = new Refusals();
+        var signedBy = refusals.Text("$.consentSignedBy", consentSignedBy, 80, required: false);
+        refusals.ThrowIfAny();
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
         if (file.OtherClasp is null)
@@ -98,10 +108,10 @@ internal static class ClaspEndpoints
             file.MustNotBeOnTheBench();
         if (file.OwnClaspBand is not { } band)
             throw RefusedException.Conflict("Choose a band first; its clasp is looked at then.");
+        Consent(work, file, ClaspWork.Lasting(ClaspWork.Keep(file.BandEnd(file.Stock!, band), file.Figures[GaugedFigure.ClaspBar], file.Clasp.SwapEnds)), signedBy, clock.GetUtcNow());
         if (file.OtherClasp is not null)
         {
-            PartsTaken.LeaveClasp(work, id);
-            JobClasps.Set(work, id, file.Clasp with { PartId = null });
+            Storage.Jobs.LookAtClaspAgain(work, id);
             Plans.Drop(work, id);
         }
         if (file.Job.ClaspKeptAt is null || file.OtherClasp is not null)
@@ -127,7 +137,7 @@ internal static class ClaspEndpoints
         var judged = bench.Judge(part.Part).Judgement;
         if (judged.Verdict == Verdict.No)
             throw RefusedException.Conflict($"{part.Part.Name} does not go on: {judged.Rules.First(r => r.Verdict == Verdict.No).Says}");
-        Consent(work, file, judged, signedBy, clock.GetUtcNow());
+        Consent(work, file, ClaspWork.Lasting(judged.Rules.SelectMany(r => r.Work)), signedBy, clock.GetUtcNow());
         JobClasps.Set(work, id, file.Clasp with { PartId = part.Id });
         Plans.Drop(work, id);
         PartsTaken.LeaveClasp(work, id);
@@ -252,9 +262,8 @@ internal static class ClaspEndpoints
     }
 
     /// <summary>Work that cannot be undone waits for the owner's written consent, recorded with what it is for.</summary>
-    private static void Consent(ShopWork work, JobFile file, Judgement judged, string signedBy, DateTimeOffset at)
+    private static void Consent(ShopWork work, JobFile file, string words, string signedBy, DateTimeOffset at)
     {
-        var words = string.Join("; ", judged.Rules.SelectMany(r => r.Work).Where(w => !w.Reversible).Select(w => w.What));
         var band = file.Stock!.Id;
         if (words.Length == 0
             || Consents.Of(work, file.Job.Id, ConsentTopic.Clasp) is { } given && given.BandId == band && given.Work == words && signedBy.Length == 0)

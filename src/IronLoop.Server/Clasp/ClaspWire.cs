@@ -60,7 +60,8 @@ internal sealed record ClaspCandidateWire(
 }
 
 /// <summary>The band's own clasp.</summary>
-internal sealed record PresentClaspWire(string Name, Verdict Verdict, IReadOnlyList<RuleWire> Rules, ClaspEffectWire? Effect);
+/// <param name="Consent">What the owner has to consent to before it is kept; null when nothing.</param>
+internal sealed record PresentClaspWire(string Name, Verdict Verdict, IReadOnlyList<RuleWire> Rules, ClaspEffectWire? Effect, string? Consent);
 
 /// <summary>A part of the owner's own: inspected, or not yet.</summary>
 /// <param name="Says">The decision and its reason; null before it is inspected.</param>
@@ -139,7 +140,8 @@ internal sealed record ClaspSheetWire(
     {
         var facts = file.ClaspKind is { } kind ? ClaspSheet.Facts(kind, file.Figures) : null;
         var judged = facts is null ? new Judgement([]) : bench.JudgePresent(facts);
-        return new PresentClaspWire(bench.Band.ClaspName, judged.Verdict, [.. judged.Rules.Select(RuleWire.Of)], ClaspEffectWire.Of(bench.Present, bench.Target));
+        return new PresentClaspWire(bench.Band.ClaspName, judged.Verdict, [.. judged.Rules.Select(RuleWire.Of)], ClaspEffectWire.Of(bench.Present, bench.Target),
+            ClaspWork.Lasting(ClaspWork.Keep(bench.End, file.Figures[GaugedFigure.ClaspBar], file.Clasp.SwapEnds)) is { Length: > 0 } words ? words : null);
     }
 
     private static IEnumerable<OwnPartWire> OwnPartsOf(ShopWork work, JobFile file)

@@ -176,22 +176,22 @@ internal sealed class JobFile
             throw RefusedException.Conflict("This job is referred to a watchmaker; take it back at Take-in before working on it.");
     }
 
-    /// <summary>The work on the clasp: another goes on, or the band's ends are swapped.</summary>
-    private IReadOnlyList<PieceOfWork> ClaspWork(StockBand stock)
+    /// <summary>The work on the clasp as decided: another goes on, or its own is kept.</summary>
+    public IReadOnlyList<PieceOfWork> ClaspWork()
     {
-        if (OwnClaspBand is not { } band)
+        if (OwnClaspBand is not { } band || Stock is not { } stock)
             return [];
         var end = BandEnd(stock, band);
         if (OtherClasp?.Part is { Clasp: { } other } part)
             return Core.Jobs.ClaspWork.Replace(ClaspKind, other.Facts.Kind, part.Name, ClaspToBand.Judge(end, other.Facts, House.Limits, Clasp.Fit), Clasp.SwapEnds);
-        return Clasp.SwapEnds && OpenLookRule.Judge(end) is { } look ? look.Work : [];
+        return Core.Jobs.ClaspWork.Keep(end, Figures[GaugedFigure.ClaspBar], Clasp.SwapEnds);
     }
 
     private IReadOnlyList<BenchStep> MakeSteps()
     {
         if (Plan is not { AgreedAt: not null } plan || Stock is not { } stock || Figures.Attachment is not { } attachment)
             return [];
-        var work = MatchBand.Judge(Figures, stock.Band, Way, House).Rules.SelectMany(r => r.Work).Concat(ClaspWork(stock)).ToList();
+        var work = MatchBand.Judge(Figures, stock.Band, Way, House).Rules.SelectMany(r => r.Work).Concat(ClaspWork()).ToList();
         if (stock.Band.Clasp is { } clasp)
             return BenchSteps.Of(attachment, clasp, plan.Arrangement, stock.OwnerClientId is null, work);
         if (Holed is not { } holed)

@@ -14,6 +14,7 @@ import PartTabs from '../../frame/PartTabs.vue'
 import VerdictRing from '../match/VerdictRing.vue'
 import CandidateCard from './CandidateCard.vue'
 import EndPart from './EndPart.vue'
+import KeepClasp from './KeepClasp.vue'
 import KeyPart from './KeyPart.vue'
 import MeasurePart from './MeasurePart.vue'
 import OwnParts from './OwnParts.vue'
@@ -107,9 +108,13 @@ const showAll = ref(false)
       </p>
       <EndPart :sheet="sheet" :soft="soft" :disabled="!open" @seen="see" />
       <p v-if="job.claspKept && !job.otherClasp" class="mine">Kept.</p>
-      <div v-else-if="open && !job.otherClasp">
-        <v-btn variant="outlined" @click="act(clasp.keep)">Keep this clasp</v-btn>
-      </div>
+      <KeepClasp
+        v-else-if="open && !job.otherClasp"
+        :consent="sheet.present?.consent ?? null"
+        :first="false"
+        :refusal="saidOf(error, '$.consentSignedBy')"
+        @keep="(by) => act(() => clasp.keep(by))"
+      />
     </template>
 
     <MeasurePart
@@ -147,15 +152,13 @@ const showAll = ref(false)
           {{ r.says }}
         </p>
         <p v-if="job.claspKept && !job.otherClasp" class="mine">Kept.</p>
-        <div v-else-if="open">
-          <v-btn
-            :color="second ? undefined : 'primary'"
-            :variant="second ? 'outlined' : 'flat'"
-            @click="act(clasp.keep)"
-          >
-            Keep this clasp
-          </v-btn>
-        </div>
+        <KeepClasp
+          v-else-if="open"
+          :consent="sheet.present.consent"
+          :first="!second"
+          :refusal="saidOf(error, '$.consentSignedBy')"
+          @keep="(by) => act(() => clasp.keep(by))"
+        />
       </section>
       <p v-if="sheet.candidates.length === 0" class="quiet">
         No clasp of this kind of band is on the shop’s list.
