@@ -116,11 +116,12 @@ public static class Bands
             foreach (var side in (Side[])[Side.Twelve, Side.Six])
                 for (var i = 0; i < links.On(side).Count; i++)
                     work.Execute(
-                        "INSERT INTO band_link (band_id, side, ordinal, pitch_um, removable) VALUES ($id, $side, $ordinal, $pitch, $removable)",
-                        ("$id", id), ("$side", side), ("$ordinal", i), ("$pitch", links.On(side)[i].Pitch), ("$removable", links.On(side)[i].Removable));
+                        "INSERT INTO band_link (band_id, side, ordinal, pitch_um, removable, mark, one_sided) VALUES ($id, $side, $ordinal, $pitch, $removable, $mark, $one)",
+                        ("$id", id), ("$side", side), ("$ordinal", i), ("$pitch", links.On(side)[i].Pitch), ("$removable", links.On(side)[i].Removable),
+                        ("$mark", Columns.Mark(links.On(side)[i].Mark)), ("$one", links.On(side)[i].OneSided));
         foreach (var spare in band.Spares)
-            work.Execute("INSERT INTO band_spare (band_id, pitch_um, count) VALUES ($id, $pitch, $count)",
-                ("$id", id), ("$pitch", spare.Pitch), ("$count", spare.Count));
+            work.Execute("INSERT INTO band_spare (band_id, pitch_um, mark, count) VALUES ($id, $pitch, $mark, $count)",
+                ("$id", id), ("$pitch", spare.Pitch), ("$mark", Columns.Mark(spare.Mark)), ("$count", spare.Count));
     }
 
     /// <summary>A band, or null when there is none of that number.</summary>
@@ -181,12 +182,14 @@ public static class Bands
     {
         var links = work.Query(
                 $"SELECT band_link.* FROM band_link JOIN band ON band.id = band_link.band_id WHERE {where} ORDER BY band_id, side, ordinal",
-                row => (Band: row.Number("band_id"), Side: row.Choice<Side>("side"), Link: new Link(row.Length("pitch_um"), row.Yes("removable"))),
+                row => (
+                    Band: row.Number("band_id"), Side: row.Choice<Side>("side"),
+                    Link: new Link(row.Length("pitch_um"), row.Yes("removable")) { Mark = row.Mark("mark"), OneSided = row.Yes("one_sided") }),
                 values)
             .ToLookup(l => (l.Band, l.Side), l => l.Link);
         var spares = work.Query(
                 $"SELECT band_spare.* FROM band_spare JOIN band ON band.id = band_spare.band_id WHERE {where}",
-                row => (Band: row.Number("band_id"), Spare: new SpareLinks(row.Length("pitch_um"), row.Count("count"))),
+                row => (Band: row.Number("band_id"), Spare: new SpareLinks(row.Length("pitch_um"), row.Count("count")) { Mark = row.Mark("mark") }),
                 values)
             .ToLookup(s => s.Band, s => s.Spare);
         return work.Query($"SELECT band.* FROM band WHERE {where} ORDER BY band.owner_client_id IS NULL, band.id", row => Read(row, links, spares), values);

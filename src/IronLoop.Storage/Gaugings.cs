@@ -26,6 +26,7 @@ public static class Gaugings
         var read = ReadingsOf(work, jobId)
             .GroupBy(r => r.Figure)
             .ToDictionary(g => g.Key, g => new Readings([.. g.Select(r => r.Length)]));
+        var school = Schools.Of(work);
         var stands = work.Query("SELECT figure FROM figure_stands WHERE job_id = $id", row => row.Choice<GaugedFigure>("figure"), ("$id", jobId)).ToHashSet();
         return work.Query(
             """
@@ -48,7 +49,8 @@ public static class Gaugings
                 Wishes = new Wishes(
                     row.Maybe("water", Columns.Yes), row.Maybe("nickel_sensitive", Columns.Yes), row.Maybe("hair_pull", Columns.Yes),
                     row.MaybeText("wished_colour"), row.MaybeText("case_finish"), row.MaybeText("case_colour")),
-                Habits = new Habits(row.Length("off_centre_um"), row.Maybe("hot_um", Columns.Length), row.Maybe("cold_um", Columns.Length)),
+                Habits = new Habits(row.Length("off_centre_um"), row.Maybe("hot_um", Columns.Length), row.Maybe("cold_um", Columns.Length)) { Odd = school.Odd },
+                School = school,
             },
             ("$id", jobId)).Single();
     }

@@ -105,6 +105,10 @@ public static class Jobs
         work.Execute("UPDATE job SET band_id = $band, worn_way = $way, clasp_kept_at = NULL WHERE id = $id", ("$id", id), ("$band", bandId), ("$way", way));
     }
 
+    /// <summary>Wears a pull-through band another way.</summary>
+    public static void WearAs(ShopWork work, long id, PullThroughWay way) =>
+        work.Execute("UPDATE job SET worn_way = $way WHERE id = $id", ("$id", id), ("$way", way));
+
     /// <summary>Takes back what was decided about the clasp; one that was to go on is left, with its pins.</summary>
     public static void LookAtClaspAgain(ShopWork work, long id)
     {

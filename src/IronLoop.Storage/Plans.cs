@@ -16,8 +16,10 @@ public static class Plans
     public static StoredPlan? Find(ShopWork work, long jobId)
     {
         var links = work.Query(
-                "SELECT side, pitch_um, fate FROM plan_link WHERE job_id = $id ORDER BY side, ordinal",
-                row => (Side: row.Choice<Side>("side"), Link: new PlacedLink(row.Length("pitch_um"), row.Choice<LinkFate>("fate"))),
+                "SELECT side, pitch_um, fate, mark, one_sided FROM plan_link WHERE job_id = $id ORDER BY side, ordinal",
+                row => (
+                    Side: row.Choice<Side>("side"),
+                    Link: new PlacedLink(row.Length("pitch_um"), row.Choice<LinkFate>("fate")) { Mark = row.Mark("mark"), OneSided = row.Yes("one_sided") }),
                 ("$id", jobId))
             .ToLookup(l => l.Side, l => l.Link);
         return work.Query(
@@ -40,8 +42,9 @@ public static class Plans
             var row = plan.Arrangement.On(side);
             for (var i = 0; i < row.Count; i++)
                 work.Execute(
-                    "INSERT INTO plan_link (job_id, side, ordinal, pitch_um, fate) VALUES ($id, $side, $ordinal, $pitch, $fate)",
-                    ("$id", jobId), ("$side", side), ("$ordinal", i), ("$pitch", row[i].Pitch), ("$fate", row[i].Fate));
+                    "INSERT INTO plan_link (job_id, side, ordinal, pitch_um, fate, mark, one_sided) VALUES ($id, $side, $ordinal, $pitch, $fate, $mark, $one)",
+                    ("$id", jobId), ("$side", side), ("$ordinal", i), ("$pitch", row[i].Pitch), ("$fate", row[i].Fate),
+                    ("$mark", Columns.Mark(row[i].Mark)), ("$one", row[i].OneSided));
         }
     }
 

@@ -103,6 +103,10 @@ internal static class Columns
 
     public static string Text(this SqliteDataReader row, string column) => row.GetString(row.GetOrdinal(column));
 
+    public static char Mark(this SqliteDataReader row, string column) => row.Text(column) is [var mark, ..] ? mark : '\0';
+
+    public static string Mark(char mark) => mark == '\0' ? "" : mark.ToString();
+
     public static bool Yes(this SqliteDataReader row, string column) => row.Number(column) != 0;
 
     public static Length Length(this SqliteDataReader row, string column) => new(row.Number(column));

@@ -1156,6 +1156,127 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/jobs/{id}/size/pinned': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Never take this link, or no longer so. */
+    put: operations['pinLink']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/size/freed': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** A link that looks fixed is freed at the clasp's joint, or not. */
+    put: operations['freeLink']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/size/links': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Loose links in stock that would go in. */
+    get: operations['stockLinks']
+    /** Takes loose links from stock to try, or gives them back. */
+    put: operations['takeLinks']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/size/school': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The house's school and what the others would cost here. */
+    get: operations['school']
+    /** Settles the house's school. */
+    put: operations['setSchool']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/size/straps': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The shop's straps for this watch, the one whose middle hole is nearest first. */
+    get: operations['strapLengths']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/size/ways': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Hole and head height for each way of wearing a pull-through band. */
+    get: operations['waysToWear']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/size/way': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Wears the pull-through band another way. */
+    put: operations['wearIt']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/jobs/{id}/bench': {
     parameters: {
       query?: never
@@ -1235,6 +1356,11 @@ export interface components {
     }
     /** @enum {unknown} */
     AssumedFigure: 'aspect' | 'barRiseMm' | 'barToBarMm'
+    AtTheClaspWire: {
+      canBeFreed: boolean
+      /** @description Millimetres, at most three decimals. */
+      endPieceMm: null | number
+    }
     /** @enum {unknown} */
     Attachment: 'springBarDrilled' | 'springBarBlind' | 'fixedBar' | 'screwBar' | 'screwSlot' | 'ownShape'
     BadCell: {
@@ -1365,7 +1491,7 @@ export interface components {
     }
     ByHandSide: {
       out: number[]
-      in: number[]
+      in: components['schemas']['LooseLinkWire'][]
     }
     /** @enum {unknown} */
     CaliperKind: 'none' | 'standIn' | 'tcp' | 'serial'
@@ -1668,6 +1794,12 @@ export interface components {
       family: null | string
       lugsOverhang: boolean
       missing: string[]
+    }
+    FreedWire: {
+      side: components['schemas']['Side']
+      freed: boolean
+      /** @default  */
+      endPiece: string
     }
     GapWire: {
       /** @description Millimetres, at most three decimals. */
@@ -1974,6 +2106,7 @@ export interface components {
       /** @description Millimetres, at most three decimals. */
       pastBuckleMm: number
       keepersHold: boolean
+      keepersMm?: number[]
     }
     LayOutWire: {
       twelve: components['schemas']['PlacedLinkWire'][]
@@ -1983,6 +2116,8 @@ export interface components {
       strap: null | components['schemas']['LayOutStrapWire']
       twelveJoints?: number[]
       sixJoints?: number[]
+      twelveAtTheClasp?: null | components['schemas']['AtTheClaspWire']
+      sixAtTheClasp?: null | components['schemas']['AtTheClaspWire']
     }
     LeanWire: {
       /** Format: double */
@@ -2100,6 +2235,14 @@ export interface components {
       lean?: null | components['schemas']['LeanWire']
       finalFigures?: null | string
     }
+    LooseLinkWire: {
+      /** @description Millimetres, at most three decimals. */
+      pitchMm: number
+      /** @default  */
+      mark: string
+      /** @default false */
+      oneSided: boolean
+    }
     MakeOrderWire: {
       supplier: string
       by: string
@@ -2187,6 +2330,13 @@ export interface components {
       /** @default false */
       byLine: boolean
     }
+    OddCostWire: {
+      odd: components['schemas']['OddLink']
+      does: string
+      costs: null | string
+    }
+    /** @enum {unknown} */
+    OddLink: 'asComputed' | 'onTwelve' | 'onSix'
     OfferChoiceWire: {
       article: string
     }
@@ -2444,10 +2594,19 @@ export interface components {
       fate: 'fixed' | 'stays' | 'leaves' | 'joins' | null
       points: number[]
     }
+    PinWire: {
+      side: components['schemas']['Side']
+      /** Format: int32 */
+      ordinal: number
+      pinned: boolean
+    }
     PlacedLinkWire: {
       /** @description Millimetres, at most three decimals. */
       pitchMm: number
       fate: components['schemas']['LinkFate']
+      mark: string
+      pinned: boolean
+      oneSided: boolean
     }
     PlanAnswerWire: {
       recommended: components['schemas']['PlanWire']
@@ -2465,7 +2624,7 @@ export interface components {
     }
     PlanSideWire: {
       out: number[]
-      in: number[]
+      in: components['schemas']['LooseLinkWire'][]
     }
     PlanWire: {
       twelve: components['schemas']['LinkCountWire'][]
@@ -2615,6 +2774,16 @@ export interface components {
       tighter: components['schemas']['RulerWire']
       looser: components['schemas']['RulerWire']
     }
+    SchoolSheet: {
+      house: components['schemas']['SchoolWire']
+      ways: components['schemas']['WayCostWire'][]
+      oddLinks: components['schemas']['OddCostWire'][]
+    }
+    SchoolWire: {
+      /** @enum {unknown} */
+      way: 'measured' | 'tryOn' | 'copy' | null
+      odd: components['schemas']['OddLink']
+    }
     /** @enum {unknown} */
     Season: 'winter' | 'spring' | 'summer' | 'autumn'
     SetLimit: {
@@ -2626,6 +2795,10 @@ export interface components {
       /** @description Millimetres, at most three decimals. */
       pitchMm: number
       removable: boolean
+      /** @default  */
+      mark: string
+      /** @default false */
+      oneSided: boolean
     }
     /** @enum {unknown} */
     Side: 'twelve' | 'six'
@@ -2687,10 +2860,51 @@ export interface components {
       /** Format: int64 */
       jobId: null | number
     }
+    StockLinkWire: {
+      /** Format: int64 */
+      partId: number
+      article: string
+      name: string
+      /** @description Millimetres, at most three decimals. */
+      pitchMm: number
+      /** @description Millimetres, at most three decimals. */
+      widthMm: number
+      /** Format: int32 */
+      free: number
+      /** Format: int32 */
+      taken: number
+    }
     StockTakeWire: {
       counted: components['schemas']['CountedWire'][]
       reason: string
       by: string
+    }
+    StrapLengthWire: {
+      /** Format: int64 */
+      bandId: number
+      article: string
+      name: string
+      /** @description Millimetres, at most three decimals. */
+      bucklePieceMm: number
+      /** @description Millimetres, at most three decimals. */
+      tailMm: number
+      /** Format: int32 */
+      middleHole: number
+      /** @description Millimetres, at most three decimals. */
+      missMm: number
+      /** Format: int32 */
+      hole: number
+      /** Format: int32 */
+      holes: number
+      /** Format: int32 */
+      holesTighter: number
+      /** Format: int32 */
+      holesLooser: number
+      /** @description Millimetres, at most three decimals. */
+      pastBuckleMm: number
+      keepersHold: boolean
+      verdict: components['schemas']['Verdict']
+      here: boolean
     }
     StrapSheet: {
       bucklePiece: string
@@ -2745,6 +2959,12 @@ export interface components {
       price?: null | string
       /** Format: int64 */
       cents?: null | number
+    }
+    TakeLinkWire: {
+      /** Format: int64 */
+      partId: number
+      /** Format: int32 */
+      count: number
     }
     TakenWire: {
       use: string
@@ -2806,6 +3026,17 @@ export interface components {
     }
     /** @enum {unknown} */
     Way: 'measured' | 'tryOn' | 'copy'
+    WayCostWire: {
+      /** @enum {unknown} */
+      way: 'measured' | 'tryOn' | 'copy' | null
+      /** @description Millimetres, at most three decimals. */
+      wantedMm: number
+      /** Format: double */
+      sigmaMm: number
+      does: string
+      /** Format: int32 */
+      chancePercent: number
+    }
     WayToWear: {
       way: components['schemas']['PullThroughWay']
       /** Format: int32 */
@@ -2838,6 +3069,9 @@ export interface components {
       sigmaMm: number
       says: null | string
     }
+    WearItWire: {
+      way: components['schemas']['PullThroughWay']
+    }
     WearerReach: {
       /** @description Millimetres, at most three decimals. */
       shortestMm: number
@@ -2864,6 +3098,28 @@ export interface components {
       /** Format: int32 */
       minutes: number
       caution: null | string
+    }
+    WornWire: {
+      way: components['schemas']['PullThroughWay']
+      feels: string
+      /** @description Millimetres, at most three decimals. */
+      raiseMm: number
+      /** @description Millimetres, at most three decimals. */
+      headHeightMm: null | number
+      /** @description Millimetres, at most three decimals. */
+      targetMm: number
+      /** @description Millimetres, at most three decimals. */
+      lengthMm: number
+      /** Format: int32 */
+      hole: number
+      /** Format: int32 */
+      holes: number
+      /** Format: int32 */
+      holesTighter: number
+      /** Format: int32 */
+      holesLooser: number
+      canBeWorn: boolean
+      chosen: boolean
     }
     WristVisitWire: {
       /** Format: int64 */
@@ -5634,6 +5890,386 @@ export interface operations {
         }
         content: {
           'application/json': components['schemas']['JobWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  pinLink: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PinWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LoopSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  freeLink: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['FreedWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LoopSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  stockLinks: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['StockLinkWire'][]
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  takeLinks: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['TakeLinkWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LoopSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  school: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['SchoolSheet']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  setSchool: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SchoolWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['SchoolSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  strapLengths: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['StrapLengthWire'][]
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  waysToWear: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['WornWire'][]
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  wearIt: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['WearItWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LoopSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
         }
       }
       /** @description Not Found */

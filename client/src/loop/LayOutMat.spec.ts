@@ -5,10 +5,10 @@ import LayOutMat from './LayOutMat.vue'
 
 const layOut: LayOut = {
   twelve: [
-    { pitchMm: 9, fate: 'fixed' },
-    { pitchMm: 8, fate: 'stays' },
+    { pitchMm: 9, fate: 'fixed', mark: '', pinned: false, oneSided: false },
+    { pitchMm: 8, fate: 'stays', mark: '', pinned: false, oneSided: false },
   ],
-  six: [{ pitchMm: 8, fate: 'leaves' }],
+  six: [{ pitchMm: 8, fate: 'leaves', mark: '', pinned: false, oneSided: false }],
   spares: [],
   clasp: {
     name: 'fold-over',
@@ -47,6 +47,18 @@ describe('the lay-out on the mat', () => {
     expect(links.map((l) => l.attributes('tabindex'))).toEqual(['-1', '0', '-1'])
     await links[1]!.trigger('keydown', { key: 'ArrowUp' })
     expect(lay.emitted('position')).toEqual([[2]])
+  })
+
+  it('keeps a link for good with N and moves it across with M, and says so of a pinned one', async () => {
+    const lay = mat()
+    await lay.findAll('.link')[0]!.trigger('keydown', { key: 'n' })
+    expect(lay.emitted('pin')).toEqual([[{ side: 'twelve', ordinal: 1 }]])
+    await lay.findAll('.link')[0]!.trigger('keydown', { key: 'M' })
+    expect(lay.emitted('across')).toEqual([[{ side: 'twelve', ordinal: 1 }]])
+    const six = [{ ...layOut.six[0]!, fate: 'fixed' as const, pinned: true }]
+    await lay.setProps({ layOut: { ...layOut, six } })
+    expect(lay.findAll('.link')[2]!.attributes('aria-label')).toContain('never taken')
+    expect(lay.findAll('.pinned').length).toBe(1)
   })
 
   it('never offers a fixed link, and nothing at all once bench work has begun', async () => {

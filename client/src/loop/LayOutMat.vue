@@ -4,7 +4,13 @@ import type { LayOut, PlacedLink } from '../api/shop'
 import { onTheMat, type Place } from './rows'
 
 const props = defineProps<{ layOut: LayOut; barToBarMm: number; changeable: boolean }>()
-const emit = defineEmits<{ toggle: [place: Place]; position: [position: number]; back: [] }>()
+const emit = defineEmits<{
+  toggle: [place: Place]
+  position: [position: number]
+  here: [place: Place]
+  pin: [place: Place]
+  across: [place: Place]
+}>()
 
 const height = 15
 const top = 7
@@ -77,6 +83,12 @@ const joints = computed(() => {
   ]
 })
 
+/** The keepers where they hold the tail when it is closed in the hole. */
+const keepers = computed(() => {
+  const edges = props.layOut.strap?.keepersMm ?? []
+  return edges.flatMap((from, i) => (i % 2 === 0 ? [{ from, to: edges[i + 1] ?? from }] : []))
+})
+
 const viewBox = computed(() => `-2 0 ${mat.value.width + 4} ${top + height + 8}`)
 
 function describe(drawn: Drawn): string {
@@ -84,7 +96,8 @@ function describe(drawn: Drawn): string {
   const fate = { fixed: 'never comes out', stays: 'stays', leaves: 'comes out', joins: 'put in' }[
     drawn.link.fate
   ]
-  return `${side} side, link ${drawn.place.ordinal + 1} from the case, ${drawn.link.pitchMm} mm, ${fate}`
+  const kind = drawn.link.mark ? ` kind ${drawn.link.mark}` : ''
+  return `${side} side, link ${drawn.place.ordinal + 1} from the case, ${drawn.link.pitchMm} mm${kind}, ${drawn.link.pinned ? 'never taken' : fate}`
 }
 
 async function go(to: number) {
@@ -116,6 +129,14 @@ function onKey(event: KeyboardEvent, drawn: Drawn, index: number) {
     case ' ':
     case 'Enter':
       toggle(drawn, index)
+      break
+    case 'n':
+    case 'N':
+      if (props.changeable && drawn.link.fate !== 'joins') emit('pin', drawn.place)
+      break
+    case 'm':
+    case 'M':
+      if (props.changeable) emit('across', drawn.place)
       break
     default:
       return
@@ -180,6 +201,17 @@ function onKey(event: KeyboardEvent, drawn: Drawn, index: number) {
         :cy="top + height / 2"
         r="1.1"
       />
+      <rect
+        v-for="(keeper, i) in keepers"
+        :key="`keeper-${i}`"
+        class="keeper"
+        :class="{ missed: !layOut.strap.keepersHold && i === keepers.length - 1 }"
+        :x="mat.tail.x + keeper.from"
+        :y="top - 1"
+        :width="keeper.to - keeper.from"
+        :height="height + 2"
+        rx="0.8"
+      />
     </g>
 
     <g class="head">
@@ -210,6 +242,7 @@ function onKey(event: KeyboardEvent, drawn: Drawn, index: number) {
       :aria-label="describe(drawn)"
       :tabindex="i === here ? 0 : -1"
       @click="toggle(drawn, i)"
+      @focus="emit('here', drawn.place)"
       @keydown="onKey($event, drawn, i)"
     >
       <rect class="target" :x="drawn.x" y="0" :width="drawn.width" :height="top + height + 8" />
@@ -221,6 +254,19 @@ function onKey(event: KeyboardEvent, drawn: Drawn, index: number) {
         :height="height"
         rx="0.9"
       />
+      <path
+        v-if="drawn.link.pinned"
+        class="pinned"
+        :d="`M${drawn.x + drawn.width / 2} ${top + height / 2 - 2.4} v4.8 m-2.4 -2.4 h4.8`"
+      />
+      <text
+        v-else-if="drawn.link.mark"
+        class="mark"
+        :x="drawn.x + drawn.width / 2"
+        :y="top + height / 2 + 1.5"
+      >
+        {{ drawn.link.mark }}
+      </text>
       <text
         v-if="drawn.link.fate === 'leaves' || drawn.link.fate === 'joins'"
         class="fate"
@@ -289,6 +335,25 @@ function onKey(event: KeyboardEvent, drawn: Drawn, index: number) {
 }
 .fixed .body {
   fill: url('#mat-hatch');
+}
+.pinned {
+  fill: none;
+  stroke: rgb(var(--v-theme-on-surface));
+  stroke-width: 1.1;
+}
+.mark {
+  font: 600 4px var(--label);
+  text-anchor: middle;
+  fill: rgb(var(--v-theme-on-surface));
+}
+.strap .keeper {
+  fill: none;
+  stroke: rgb(var(--v-theme-on-surface));
+  stroke-width: 0.7;
+}
+.strap .keeper.missed {
+  stroke: rgb(var(--v-theme-error));
+  stroke-dasharray: 1.4 0.9;
 }
 .leaves .body {
   fill: none;

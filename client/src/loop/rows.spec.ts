@@ -1,16 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import type { LayOut } from '../api/shop'
-import { atPosition, byHandOf, onTheMat, toggled, withLoose } from './rows'
+import { atPosition, byHandOf, movedAcross, onTheMat, toggled, withLoose } from './rows'
 
+const loose = (pitchMm: number) => ({ pitchMm, mark: '', oneSided: false })
 const layOut: LayOut = {
   twelve: [
-    { pitchMm: 9, fate: 'fixed' },
-    { pitchMm: 8, fate: 'stays' },
-    { pitchMm: 8, fate: 'leaves' },
+    { pitchMm: 9, fate: 'fixed', mark: '', pinned: false, oneSided: false },
+    { pitchMm: 8, fate: 'stays', mark: '', pinned: false, oneSided: false },
+    { pitchMm: 8, fate: 'leaves', mark: '', pinned: false, oneSided: false },
   ],
   six: [
-    { pitchMm: 9, fate: 'fixed' },
-    { pitchMm: 5, fate: 'joins' },
+    { pitchMm: 9, fate: 'fixed', mark: '', pinned: false, oneSided: false },
+    { pitchMm: 5, fate: 'joins', mark: '', pinned: false, oneSided: false },
   ],
   spares: [],
   clasp: {
@@ -28,7 +29,11 @@ const layOut: LayOut = {
 
 describe('the rows on the mat', () => {
   it('tells the server what is out and what was put in', () => {
-    expect(byHandOf(layOut)).toEqual({ twelve: { out: [2], in: [] }, six: { out: [], in: [5] }, position: 1 })
+    expect(byHandOf(layOut)).toEqual({
+      twelve: { out: [2], in: [] },
+      six: { out: [], in: [loose(5)] },
+      position: 1,
+    })
   })
 
   it('takes a link out and puts it back', () => {
@@ -42,8 +47,25 @@ describe('the rows on the mat', () => {
   })
 
   it('puts a loose link in and moves the micro-adjust without touching the rest', () => {
-    expect(withLoose(layOut, 8, 'twelve').twelve).toEqual({ out: [2], in: [8] })
+    expect(withLoose(layOut, loose(8), 'twelve').twelve).toEqual({ out: [2], in: [loose(8)] })
     expect(atPosition(layOut, 3)).toEqual({ ...byHandOf(layOut), position: 3 })
+  })
+
+  it('moves a link to the other side in one act, one that was put in too, and none that is fixed, out or one-sided', () => {
+    expect(movedAcross(layOut, { side: 'twelve', ordinal: 1 })).toEqual({
+      twelve: { out: [1, 2], in: [] },
+      six: { out: [], in: [loose(5), loose(8)] },
+      position: 1,
+    })
+    expect(movedAcross(layOut, { side: 'six', ordinal: 1 })).toEqual({
+      twelve: { out: [2], in: [loose(5)] },
+      six: { out: [], in: [] },
+      position: 1,
+    })
+    expect(movedAcross(layOut, { side: 'twelve', ordinal: 0 })).toBeNull()
+    expect(movedAcross(layOut, { side: 'twelve', ordinal: 2 })).toBeNull()
+    const bound = layOut.twelve.map((l) => ({ ...l, oneSided: true }))
+    expect(movedAcross({ ...layOut, twelve: bound }, { side: 'twelve', ordinal: 1 })).toBeNull()
   })
 
   it('lies from clasp to case on the 12 side and from case to clasp on the 6 side', () => {

@@ -1,4 +1,4 @@
-import type { ByHand, LayOut, PlacedLink, Side } from '../api/shop'
+import type { ByHand, LayOut, LooseLink, PlacedLink, Side } from '../api/shop'
 
 /** A link's place on the mat. */
 export interface Place {
@@ -6,11 +6,13 @@ export interface Place {
   ordinal: number
 }
 
+const looseOf = ({ pitchMm, mark, oneSided }: PlacedLink): LooseLink => ({ pitchMm, mark, oneSided })
+
 /** The arrangement that is drawn, as the server takes it: what is out, what was put in. */
 export function byHandOf(layOut: LayOut): ByHand {
   const side = (row: readonly PlacedLink[]) => ({
     out: row.flatMap((link, i) => (link.fate === 'leaves' ? [i] : [])),
-    in: row.filter((link) => link.fate === 'joins').map((link) => link.pitchMm),
+    in: row.filter((link) => link.fate === 'joins').map(looseOf),
   })
   return {
     twelve: side(layOut.twelve),
@@ -31,8 +33,19 @@ export function toggled(layOut: LayOut, place: Place): ByHand {
 }
 
 /** The same with a loose link put in at the clasp end of a side. */
-export function withLoose(layOut: LayOut, pitchMm: number, side: Side): ByHand {
-  return byHandOf({ ...layOut, [side]: [...layOut[side], { pitchMm, fate: 'joins' }] })
+export function withLoose(layOut: LayOut, link: LooseLink, side: Side): ByHand {
+  return byHandOf({ ...layOut, [side]: [...layOut[side], { ...link, fate: 'joins', pinned: false }] })
+}
+
+/** The same with one link moved to the other side, at the clasp; null where it does not come out or does not go there. */
+export function movedAcross(layOut: LayOut, place: Place): ByHand | null {
+  const link = layOut[place.side][place.ordinal]
+  if (!link || link.fate === 'fixed' || link.fate === 'leaves' || link.oneSided) return null
+  const other = place.side === 'twelve' ? 'six' : 'twelve'
+  const without = layOut[place.side].flatMap((l, i): PlacedLink[] =>
+    i !== place.ordinal ? [l] : link.fate === 'joins' ? [] : [{ ...l, fate: 'leaves' }],
+  )
+  return withLoose({ ...layOut, [place.side]: without }, looseOf(link), other)
 }
 
 /** The same at another micro position or in another hole. */

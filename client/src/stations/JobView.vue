@@ -3,13 +3,14 @@ import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { GaugedFigure } from '../api/gauge'
 import { useTried, type PullThroughWay } from '../api/match'
-import { useJob } from '../api/shop'
+import { useJob, type LooseLink } from '../api/shop'
+import { useSize } from '../api/size'
 import { wholeOf } from '../api/refused'
 import StationChain from '../frame/StationChain.vue'
 import { asDay } from '../frame/days'
 import LayOutMat from '../loop/LayOutMat.vue'
 import LoopDrawing from '../loop/LoopDrawing.vue'
-import { atPosition, toggled, withLoose, type Place } from '../loop/rows'
+import { atPosition, movedAcross, toggled, withLoose, type Place } from '../loop/rows'
 import FourRulers from '../rulers/FourRulers.vue'
 import ConditionView from './take-in/ConditionView.vue'
 import BenchStation from './bench/BenchStation.vue'
@@ -42,6 +43,9 @@ const figure = ref<GaugedFigure | null>(null)
 /** The part of the gauging sheet that is open. */
 const part = ref('watch')
 const shop = useJob(id)
+const size = useSize(id)
+/** The link the fitter is on, at Size. */
+const at = ref<Place | null>(null)
 const job = computed(() => shop.job.data.value)
 /** A band that is only looked at, at Match. */
 const tried = ref<{ bandId: number; way: PullThroughWay } | null>(null)
@@ -55,6 +59,7 @@ const loop = computed(() =>
 const wide = ref(false)
 watch([id, station], () => {
   tried.value = null
+  at.value = null
   wide.value = false
 })
 const says = computed(() => job.value?.stations.find((s) => s.station === station.value)?.says)
@@ -67,8 +72,16 @@ const changeable = computed(
 function toggle(place: Place) {
   if (loop.value?.layOut) shop.arrange.mutate(toggled(loop.value.layOut, place))
 }
-function putIn(pitchMm: number, side: 'twelve' | 'six') {
-  if (loop.value?.layOut) shop.arrange.mutate(withLoose(loop.value.layOut, pitchMm, side))
+function putIn(link: LooseLink, side: 'twelve' | 'six') {
+  if (loop.value?.layOut) shop.arrange.mutate(withLoose(loop.value.layOut, link, side))
+}
+function across(place: Place) {
+  const moved = loop.value?.layOut && movedAcross(loop.value.layOut, place)
+  if (moved) shop.arrange.mutate(moved)
+}
+function pin(place: Place) {
+  const link = loop.value?.layOut?.[place.side][place.ordinal]
+  if (link && (link.pinned || link.fate !== 'fixed')) void size.pin({ ...place, pinned: !link.pinned })
 }
 function move(position: number) {
   const layOut = loop.value?.layOut
@@ -103,8 +116,12 @@ function move(position: number) {
           :key="`${job.id}-${station}`"
           :job="job"
           :loop="loop"
+          v-bind="station === 'size' ? { at } : {}"
           @position="move"
           @put-in="putIn"
+          @toggle="toggle"
+          @across="across"
+          @pin="pin"
           @figure="figure = $event"
           @part="part = $event"
           @try="tried = $event"
@@ -149,6 +166,9 @@ function move(position: number) {
         :changeable="changeable"
         @toggle="toggle"
         @position="move"
+        @here="at = $event"
+        @across="across"
+        @pin="pin"
       />
     </div>
   </section>

@@ -15,12 +15,54 @@ public enum Side
 /// <summary>One link of a bracelet.</summary>
 /// <param name="Pitch">Pivot-to-pivot length, 2 to 40 mm.</param>
 /// <param name="Removable">Whether it comes out.</param>
-public readonly record struct Link(Length Pitch, bool Removable);
+public readonly record struct Link(Length Pitch, bool Removable)
+{
+    /// <summary>
+    /// A letter that tells links of one pitch apart where width, fastener or end profile differ; '\0' where nothing does.
+    /// </summary>
+    public char Mark { get; init; }
+
+    /// <summary>Whether it goes on its own side only.</summary>
+    public bool OneSided { get; init; }
+
+    /// <summary>Its kind, on the side it lies on.</summary>
+    public LinkKind KindOn(Side side) => new(Pitch, Mark, OneSided ? side : null);
+}
+
+/// <summary>Links that are alike (fit model, section 5): they may change places.</summary>
+/// <param name="Pitch">Pivot-to-pivot length.</param>
+/// <param name="Mark">The letter that tells them from others of that pitch; '\0' where nothing does.</param>
+/// <param name="Only">The one side they go on; null when they go on either.</param>
+public readonly record struct LinkKind(Length Pitch, char Mark = '\0', Side? Only = null)
+{
+    /// <summary>What tells it apart, after its pitch: "kind b", or nothing.</summary>
+    public string MarkText => Mark == '\0' ? "" : $" kind {Mark}";
+
+    /// <summary>In the trade's words: "8.2 mm kind b".</summary>
+    public override string ToString() => $"{Pitch}{MarkText}";
+
+    /// <summary>By pitch, then by letter, then those for either side before those for 12 and for 6.</summary>
+    public static Comparer<LinkKind> Order { get; } = Comparer<LinkKind>.Create(static (a, b) =>
+    {
+        var byPitch = a.Pitch.CompareTo(b.Pitch);
+        if (byPitch != 0)
+            return byPitch;
+        var byMark = a.Mark.CompareTo(b.Mark);
+        return byMark != 0 ? byMark : Nullable.Compare(a.Only, b.Only);
+    });
+}
 
 /// <summary>Loose links at hand.</summary>
 /// <param name="Pitch">Pivot-to-pivot length, 2 to 40 mm.</param>
 /// <param name="Count">How many, 0 or more.</param>
-public readonly record struct SpareLinks(Length Pitch, int Count);
+public readonly record struct SpareLinks(Length Pitch, int Count)
+{
+    /// <summary>The letter that tells them from others of that pitch.</summary>
+    public char Mark { get; init; }
+
+    /// <summary>Their kind: loose links go on either side.</summary>
+    public LinkKind Kind => new(Pitch, Mark);
+}
 
 /// <summary>A link bracelet as it is now: each side a row of links from case to clasp.</summary>
 /// <param name="Twelve">The 12 side.</param>

@@ -12,7 +12,8 @@ public readonly record struct NamedPitches(Length? Full, Length? Half);
 
 /// <summary>
 /// Reads a side of a bracelet as a fitter says it, from case to clasp: <c>2 fixed of 9; 7 of 8,2; 1 of 5</c>, or, when
-/// the pitches are known by name, <c>7 full, 1 half, first 2 fixed</c>. Groups are parted by a semicolon, a plus, or a
+/// the pitches are known by name, <c>7 full, 1 half, first 2 fixed</c>. Links of one pitch that are not alike get a letter,
+/// <c>3 of 8.2 kind b</c>, and those that do not go on the other side are <c>this side only</c>. Groups are parted by a semicolon, a plus, or a
 /// comma and a space; a comma within a number is a decimal comma.
 /// </summary>
 public static partial class LinkRowText
@@ -43,7 +44,8 @@ public static partial class LinkRowText
                 ends.Add((end.Groups["which"].Value.StartsWith("first", StringComparison.OrdinalIgnoreCase), Count(end)));
                 continue;
             }
-            var match = group.Length <= 60 ? Group().Match(group) : Match.Empty;
+            var tail = group.Length <= 60 ? Tail().Match(group) : Match.Empty;
+            var match = tail.Success ? Group().Match(tail.Groups["rest"].Value) : Match.Empty;
             if (!match.Success)
             {
                 why = $"“{(group.Length <= 60 ? group : group[..60] + "…")}” is no group of links; write the row from case to clasp like 2 fixed of 9; 7 of 8.2, or like 7 full, 1 half, first 2 fixed.";
@@ -57,7 +59,13 @@ public static partial class LinkRowText
                 why = FitRanges.LinksASide.Refuse("The number of links on this side", links.Count + count);
                 return false;
             }
-            links.AddRange(Enumerable.Repeat(new Link(pitch, !match.Groups["fixed"].Success), count));
+            links.AddRange(Enumerable.Repeat(
+                new Link(pitch, !match.Groups["fixed"].Success)
+                {
+                    Mark = tail.Groups["mark"] is { Success: true } mark ? char.ToLowerInvariant(mark.Value[0]) : '\0',
+                    OneSided = tail.Groups["one"].Success,
+                },
+                count));
         }
         foreach (var (first, count) in ends)
         {
@@ -81,7 +89,7 @@ public static partial class LinkRowText
         for (var i = 0; i < row.Count;)
         {
             var count = row.Skip(i).TakeWhile(l => l == row[i]).Count();
-            groups.Add(string.Create(CultureInfo.InvariantCulture, $"{count}{(row[i].Removable ? "" : " fixed")} of {row[i].Pitch.Millimetres:0.###}"));
+            groups.Add(string.Create(CultureInfo.InvariantCulture, $"{count}{(row[i].Removable ? "" : " fixed")} of {row[i].Pitch.Millimetres:0.###}{row[i].KindOn(Side.Twelve).MarkText}{(row[i].OneSided ? " this side only" : "")}"));
             i += count;
         }
         return string.Join("; ", groups);
@@ -110,6 +118,11 @@ public static partial class LinkRowText
         why = FitRanges.Pitch.Holds(pitch) ? null : FitRanges.Pitch.Refuse("The pitch", pitch);
         return why is null;
     }
+
+    [GeneratedRegex(
+        "^(?<rest>.*?)(\\s+kind\\s+(?<mark>[a-z]))?(?<one>\\s+this\\s+side\\s+only)?$",
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant, 200)]
+    private static partial Regex Tail();
 
     [GeneratedRegex("[;+]|,\\s", RegexOptions.CultureInvariant, 200)]
     private static partial Regex Separators();

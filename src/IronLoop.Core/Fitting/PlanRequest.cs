@@ -33,6 +33,9 @@ public sealed record PlanRequest(
     Centring Centring,
     Reserve Reserve)
 {
+    /// <summary>Where an odd link goes, when the house says so; computed otherwise.</summary>
+    public OddLink Odd { get; init; }
+
     /// <summary>Tolerances and reserve that the house starts with (house rules; fit model, section 5).</summary>
     public static readonly Length HouseTolerance = Length.FromMillimetres(1.5m);
 
@@ -43,10 +46,14 @@ public sealed record PlanRequest(
     public static readonly Reserve HouseReserve = new(Length.FromMillimetres(2), Length.FromMillimetres(2));
 }
 
-/// <summary>How many links of one pitch that come out end on one side.</summary>
+/// <summary>How many links of one kind that come out end on one side.</summary>
 /// <param name="Pitch">Their pitch.</param>
 /// <param name="Count">How many.</param>
-public readonly record struct LinkCount(Length Pitch, int Count);
+public readonly record struct LinkCount(Length Pitch, int Count)
+{
+    /// <summary>Their kind.</summary>
+    public LinkKind Kind { get; init; } = new(Pitch);
+}
 
 /// <summary>An arrangement of a bracelet with everything that is judged about it.</summary>
 /// <param name="Twelve">Links that come out, on the 12 side, pitches ascending; noughts included.</param>

@@ -9,7 +9,8 @@ namespace IronLoop.Core.Fitting;
 /// What is left out, and why nothing is missed: with some kinds chosen, the lengths still possible form an interval,
 /// and so do the centres. The best plan so far limits how far length and centre may be from what is wanted; counts
 /// whose intervals lie outside those limits lead only to plans with more misfit or more trouble. Where the best plan can
-/// be worn and trouble cannot get less than its, counts that already move more links than it are left out too.
+/// be worn and trouble cannot get less than its, counts that already move more links than it are left out too. Where the
+/// house shares links evenly, plans that do not are passed over when they are weighed; the limits come from plans that do.
 /// </remarks>
 internal sealed class PlanSearch
 {
@@ -25,6 +26,8 @@ internal sealed class PlanSearch
     private readonly int[] _bestSix;
     private readonly List<(PlanRank Rank, int[] Twelve, int[] Six)> _kept = [];
     private readonly int[] _positions;
+    private readonly int _cameTwelve;
+    private readonly int _cameSix;
 
     private PlanRank _best;
     private bool _hasBest;
@@ -49,6 +52,7 @@ internal sealed class PlanSearch
         _restSum = new long[count + 1];
         for (var kind = 0; kind < count; kind++)
             _restSum[kind + 1] = _restSum[kind] + _kinds.AtHand[kind] * _kinds.Pitch[kind];
+        (_cameTwelve, _cameSix) = (_kinds.NowTwelve.Sum(), _kinds.NowSix.Sum());
         // Positions with the least shortfall first, then those near the present one: good plans early prune most.
         var clasp = request.Clasp;
         _positions = [.. Enumerable.Range(0, clasp.Positions)
@@ -102,12 +106,12 @@ internal sealed class PlanSearch
         var pitch = _kinds.Pitch[kind];
         var atHand = _kinds.AtHand[kind];
         var rest = _restSum[kind];
-        for (var n12 = 0; n12 <= atHand; n12++)
+        for (var n12 = 0; n12 <= _kinds.MostTwelve[kind]; n12++)
         {
             if (++_looks > MostLooks)
                 throw new PlanTooLargeException();
             var sum12 = twelve + n12 * pitch;
-            var (from, to) = (0L, (long)(atHand - n12));
+            var (from, to) = (0L, (long)Math.Min(atHand - n12, _kinds.MostSix[kind]));
             if (_hasBest)
             {
                 var limits = Limits();
@@ -156,6 +160,8 @@ internal sealed class PlanSearch
 
     private void Weigh(long twelve, long six, int moved)
     {
+        if (_request.Odd != OddLink.AsComputed && !_request.Odd.Keeps(_twelve.Sum() - _cameTwelve, _six.Sum() - _cameSix))
+            return;
         var length12 = _baseTwelve + twelve;
         var length6 = _baseSix + six;
         var length = length12 + length6;
@@ -202,8 +208,8 @@ internal sealed class PlanSearch
         var (sum12, sum6) = (_kinds.FixedTwelve, _kinds.FixedSix);
         for (var kind = 0; kind < twelve.Length; kind++)
         {
-            twelve[kind] = new LinkCount(new(_kinds.Pitch[kind]), _bestTwelve[kind]);
-            six[kind] = new LinkCount(new(_kinds.Pitch[kind]), _bestSix[kind]);
+            twelve[kind] = new LinkCount(_kinds.Kind[kind].Pitch, _bestTwelve[kind]) { Kind = _kinds.Kind[kind] };
+            six[kind] = new LinkCount(_kinds.Kind[kind].Pitch, _bestSix[kind]) { Kind = _kinds.Kind[kind] };
             sum12 += _kinds.Pitch[kind] * _bestTwelve[kind];
             sum6 += _kinds.Pitch[kind] * _bestSix[kind];
         }

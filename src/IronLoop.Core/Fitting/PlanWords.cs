@@ -28,13 +28,13 @@ public static class PlanWords
         var acts = new List<string>();
         foreach (var side in (Side[])[Side.Twelve, Side.Six])
         {
-            foreach (var (pitch, after) in plan.On(side))
+            foreach (var count in plan.On(side))
             {
-                var before = request.Bracelet.On(side).Count(l => l.Removable && l.Pitch == pitch);
-                if (after < before)
-                    acts.Add($"take {Links(before - after, pitch)} out of the {Name(side)} side");
-                else if (after > before)
-                    acts.Add($"put {Links(after - before, pitch)} into the {Name(side)} side");
+                var before = request.Bracelet.On(side).Count(l => l.Removable && l.KindOn(side) == count.Kind);
+                if (count.Count < before)
+                    acts.Add($"take {Links(before - count.Count, count.Kind)} out of the {Name(side)} side");
+                else if (count.Count > before)
+                    acts.Add($"put {Links(count.Count - before, count.Kind)} into the {Name(side)} side");
             }
         }
         if (request.Clasp.Positions > 1)
@@ -83,7 +83,7 @@ public static class PlanWords
 
     private static string SomeOrNothing(Length length) => length == Length.Zero ? "nothing" : length.ToTenths();
 
-    private static string Links(int count, Length pitch) => $"{count} {(count == 1 ? "link" : "links")} of {pitch}";
+    private static string Links(int count, LinkKind kind) => $"{count} {(count == 1 ? "link" : "links")} of {kind}";
 
     private static string NothingFits(PlanRequest request, Plan plan, Reach reach)
     {
@@ -115,7 +115,7 @@ public static class PlanWords
         {
             if (Closes(request, new SpareLinks(usual, count)))
             {
-                yield return $"{Links(count, usual)} more would close the gap.";
+                yield return $"{Links(count, new LinkKind(usual))} more would close the gap.";
                 yield break;
             }
         }

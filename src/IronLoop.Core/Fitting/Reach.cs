@@ -135,9 +135,9 @@ public sealed class Reach
             var longer = new HashSet<(long Twelve, long Six)>();
             foreach (var (twelve, six) in pairs)
             {
-                for (var n12 = 0; n12 <= kinds.AtHand[kind]; n12++)
+                for (var n12 = 0; n12 <= kinds.MostTwelve[kind]; n12++)
                 {
-                    for (var n6 = 0; n6 <= kinds.AtHand[kind] - n12; n6++)
+                    for (var n6 = 0; n6 <= Math.Min(kinds.AtHand[kind] - n12, kinds.MostSix[kind]); n6++)
                     {
                         if (++looks > MostLooks)
                             throw new PlanTooLargeException();

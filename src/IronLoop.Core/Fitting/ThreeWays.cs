@@ -26,7 +26,7 @@ public readonly record struct Disagreement(Way One, Way Other, double Apart);
 
 /// <summary>The ways to know the needed length, brought together.</summary>
 /// <param name="Ways">Each way that is known, one or more.</param>
-/// <param name="Together">Their inverse-variance mean.</param>
+/// <param name="Together">Their inverse-variance mean, or the one that the house goes by alone.</param>
 /// <param name="Disagreements">The pairs that disagree; none when all is well.</param>
 public sealed record ThreeWays(IReadOnlyList<KnownNeed> Ways, Need Together, IReadOnlyList<Disagreement> Disagreements)
 {
@@ -35,8 +35,9 @@ public sealed record ThreeWays(IReadOnlyList<KnownNeed> Ways, Need Together, IRe
     /// their squared uncertainties (fit model, sections 2 and 4).
     /// </summary>
     /// <param name="ways">The ways known, each once; their uncertainties are above nought.</param>
+    /// <param name="alone">The way a house goes by alone, when it is known; else all together.</param>
     /// <returns>Null when no way is known.</returns>
-    public static ThreeWays? Combine(IReadOnlyList<KnownNeed> ways)
+    public static ThreeWays? Combine(IReadOnlyList<KnownNeed> ways, Way? alone = null)
     {
         if (ways.Count == 0)
             return null;
@@ -53,7 +54,8 @@ public sealed record ThreeWays(IReadOnlyList<KnownNeed> Ways, Need Together, IRe
                     disagreements.Add(new Disagreement(ways[i].Way, ways[j].Way, apart));
             }
         }
-        return new ThreeWays(ways, new Need(mean, 1 / Math.Sqrt(weight)), disagreements);
+        var together = alone is { } way && ways.Any(w => w.Way == way) ? ways.First(w => w.Way == way).Need : new Need(mean, 1 / Math.Sqrt(weight));
+        return new ThreeWays(ways, together, disagreements);
     }
 
     /// <summary>The way that stands alone against two that agree; null when none does.</summary>

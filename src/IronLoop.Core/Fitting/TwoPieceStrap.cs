@@ -13,6 +13,10 @@ public sealed record TwoPieceStrap(Length BucklePiece, Length Tail, Length First
     /// <summary>The tail must pass the buckle by this much, or both keepers cannot hold it.</summary>
     public static readonly Length KeeperLength = Length.FromMillimetres(25);
 
+    /// <summary>Where the two keepers lie on the tail, from the buckle's bar to each one's edges: the fixed one beside the buckle, the loose one before the tail's end.</summary>
+    public static IReadOnlyList<(Length From, Length To)> Keepers { get; } =
+        [(Length.FromMillimetres(7), Length.FromMillimetres(11)), (KeeperLength - Length.FromMillimetres(4), KeeperLength)];
+
     /// <summary>What a folding clasp adds to the loop; nought for a buckle (fit model, section 7).</summary>
     public Length ClaspAdds { get; init; }
 

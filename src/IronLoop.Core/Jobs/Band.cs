@@ -30,6 +30,9 @@ public sealed record Band(
     /// <summary>The lengths, of mesh.</summary>
     public MeshBand? Mesh { get; init; }
 
+    /// <summary>End pieces that stay with the clasp where a link was freed at its joint; their length counts with the clasp's.</summary>
+    public (Length Twelve, Length Six) EndPieces { get; init; }
+
     /// <summary>Its width where the clasp begins, if it was measured: bands taper.</summary>
     public Length? ClaspEnd { get; init; }
 

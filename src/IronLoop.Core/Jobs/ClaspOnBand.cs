@@ -16,7 +16,9 @@ public static class ClaspOnBand
     public static Band With(Band band, string name, StockedClasp clasp) => band with
     {
         ClaspName = name,
-        Clasp = band.Clasp is null ? null : clasp.Loop ?? band.Clasp,
+        Clasp = band.Clasp is null ? null
+            : clasp.Loop is { } loop ? loop with { Twelve = loop.Twelve + band.EndPieces.Twelve, Six = loop.Six + band.EndPieces.Six }
+            : band.Clasp,
         Strap = band.Strap is { } strap ? strap with { ClaspAdds = clasp.Adds } : null,
     };
 

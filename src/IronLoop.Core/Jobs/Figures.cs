@@ -71,6 +71,9 @@ public sealed record Figures(
     /// <summary>How the client wears it.</summary>
     public Habits Habits { get; init; } = new();
 
+    /// <summary>How the house knows a size.</summary>
+    public School School { get; init; } = School.Computed;
+
     /// <summary>What the head is raised by: the layers of a band pulled through under it.</summary>
     public Length Raise { get; init; }
 
@@ -124,7 +127,7 @@ public sealed record Figures(
             ways.Add(new KnownNeed(Way.TryOn, here));
         if (Copy is { } copy && Wrist is { } round && aim is { } ease && copy.Need(round, Aspect, head, pivotHeight, ease) is { } copied)
             ways.Add(new KnownNeed(Way.Copy, copied));
-        return ThreeWays.Combine(ways);
+        return ThreeWays.Combine(ways, School.Way);
     }
 
     /// <summary>Needed length and its uncertainty for a band of some pivot height, all ways combined.</summary>

@@ -1,3 +1,4 @@
+using IronLoop.Core.Fitting;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 
@@ -9,6 +10,9 @@ namespace IronLoop.Core.Jobs;
 /// <param name="Cold">How much less room a cold day asks for; as the house has it when null.</param>
 public sealed record Habits(Length OffCentre = default, Length? Hot = null, Length? Cold = null)
 {
+    /// <summary>Where the house puts an odd link; it goes with the client's habits wherever a plan is asked for.</summary>
+    public OddLink Odd { get; init; }
+
     /// <summary>What a day may ask for.</summary>
     public static readonly AllowedLength DayAllowed = AllowedLength.Mm(0, 10);
 

@@ -48,7 +48,7 @@ public sealed record OwnBracelet(
         ? new OwnBracelet(
             LinkRowText.Print(links.Twelve),
             LinkRowText.Print(links.Six),
-            LinkRowText.Print([.. band.Spares.SelectMany(s => Enumerable.Repeat(new Link(s.Pitch, true), s.Count))]),
+            LinkRowText.Print([.. band.Spares.SelectMany(s => Enumerable.Repeat(new Link(s.Pitch, true) { Mark = s.Mark }, s.Count))]),
             ClaspName: band.ClaspName,
             ClaspTwelve: clasp.Twelve,
             ClaspSix: clasp.Six,
@@ -95,7 +95,7 @@ public sealed record OwnBracelet(
     {
         if (Missing(figures).Count > 0 || Clasp is not { } clasp || WidthOf(figures) is not { } width)
             return null;
-        var spares = Row(Spares, figures).GroupBy(l => l.Pitch).Select(g => new SpareLinks(g.Key, g.Count())).ToList();
+        var spares = Row(Spares, figures).GroupBy(l => (l.Pitch, l.Mark)).Select(g => new SpareLinks(g.Key.Pitch, g.Count()) { Mark = g.Key.Mark }).ToList();
         return new Band(
             new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, width, BandAttachment.LooseBar, SolidEnd, figures.Family),
             figures[GaugedFigure.BandThickness] ?? Thickness ?? AssumedThickness,

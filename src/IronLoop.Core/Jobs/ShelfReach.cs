@@ -39,7 +39,7 @@ public sealed class ShelfReach
     {
         if (bracelet is not { Links: { } links, Clasp: { } clasp })
             throw new InvalidOperationException("Only a link bracelet has a reach of its own.");
-        static string Row(IReadOnlyList<Link> row) => string.Join(' ', row.Select(l => $"{l.Pitch.Micrometres}{(l.Removable ? "" : "f")}"));
+        static string Row(IReadOnlyList<Link> row) => string.Join(' ', row.Select(l => $"{l.Pitch.Micrometres}{(l.Removable ? l.OneSided ? "o" : "" : "f")}"));
         var spares = string.Join(' ', bracelet.Spares.OrderBy(s => s.Pitch).ThenBy(s => s.Count).Select(s => $"{s.Count}x{s.Pitch.Micrometres}"));
         // Where the clasp stands now does not change what it can be set to.
         return FormattableString.Invariant(

@@ -14,6 +14,9 @@ public static class Sizing
     public static PlanRequest Request(Band band, FitTarget target, Habits? habits = null) =>
         band is { Links: { } links, Clasp: { } clasp }
             ? new PlanRequest(links, band.Spares, clasp, target, PlanRequest.HouseCentring with { Desired = habits?.OffCentre ?? Length.Zero }, PlanRequest.HouseReserve)
+            {
+                Odd = habits?.Odd ?? OddLink.AsComputed,
+            }
             : throw new InvalidOperationException("Only a link bracelet is planned link by link.");
 
     /// <summary>The closed loop of a bracelet, to scale.</summary>

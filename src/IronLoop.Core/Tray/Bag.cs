@@ -18,7 +18,7 @@ public static class Bag
     public static IReadOnlyList<BagLine> Of(Arrangement arrangement, IReadOnlyList<SpareLinks> spares)
     {
         var links = arrangement.Twelve.Concat(arrangement.Six).ToList();
-        var lines = arrangement.LooseLinks(spares).Where(l => l.Count > 0).Select(l => new BagLine($"links of {l.Pitch}", l.Count)).ToList();
+        var lines = arrangement.LooseLinks(spares).Where(l => l.Count > 0).Select(l => new BagLine($"links of {l.Kind}", l.Count)).ToList();
         var removed = links.Count(l => l.Fate == LinkFate.Leaves) - links.Count(l => l.Fate == LinkFate.Joins);
         if (removed > 0)
             lines.Add(new BagLine("fasteners from removed links", removed));

@@ -99,7 +99,7 @@ internal static class CatalogueColumns
             "notches" => Word(band.Mesh?.Notches),
             "twelve" => band.Links is null ? "" : LinkRowText.Print(band.Links.Twelve),
             "six" => band.Links is null ? "" : LinkRowText.Print(band.Links.Six),
-            "spares" => LinkRowText.Print([.. band.Spares.SelectMany(s => Enumerable.Repeat(new Link(s.Pitch, true), s.Count))]),
+            "spares" => LinkRowText.Print([.. band.Spares.SelectMany(s => Enumerable.Repeat(new Link(s.Pitch, true) { Mark = s.Mark }, s.Count))]),
             "claspTwelve" => Mm(clasp?.Twelve),
             "claspSix" => Mm(clasp?.Six),
             "microSide" => clasp is null ? "" : Word(clasp.MicroSide),

@@ -56,6 +56,7 @@ internal static class DemoParts
         (Pin("PN-09-18", 0.9m, 18), "pin box", 10, 12),
         (new Part("LK-50-18", "Half link") { Supplier = SmallParts, SupplierArticle = "QS-L5-18", PriceCents = 1_200, Link = new StockedLink(Mm(5), Mm(18)) }, "drawer D", 0, 3),
         (new Part("LK-56-18", "Half link") { Supplier = SmallParts, SupplierArticle = "QS-L5h6-18", PriceCents = 1_200, Link = new StockedLink(Mm(5.6m), Mm(18)) }, "drawer D", 0, 2),
+        (new Part("LK-56-22", "Half link") { Supplier = SmallParts, SupplierArticle = "QS-L5h6-22", PriceCents = 1_300, Link = new StockedLink(Mm(5.6m), Mm(22)) }, "drawer D", 0, 2),
     ];
 
     private static Part Buckle(decimal width) => new($"CL-B{width}", "Pin buckle")

@@ -21,7 +21,10 @@ internal static class OwnBraceletBand
             Bands.Replace(work, made, band);
             // An arrangement of other links says nothing about these.
             if (file.Stock?.Id == made)
+            {
                 Plans.Drop(work, id);
+                MarkedLinks.Forget(work, id);
+            }
             return;
         }
         var article = Bands.NextArticle(work, "OWN");

@@ -7,7 +7,10 @@ using IronLoop.Storage;
 namespace IronLoop.Server.Gauge;
 
 /// <summary>A link of a row, from case to clasp.</summary>
-internal sealed record SheetLinkWire(Length PitchMm, bool Removable);
+/// <summary>A link on the bracelet sheet.</summary>
+/// <param name="Mark">The letter that tells it from others of its pitch; empty where nothing does.</param>
+/// <param name="OneSided">Whether it goes on its own side only.</param>
+internal sealed record SheetLinkWire(Length PitchMm, bool Removable, string Mark = "", bool OneSided = false);
 
 /// <summary>A row entered link by link.</summary>
 internal sealed record LinkRowWire(IReadOnlyList<SheetLinkWire> Links);
@@ -78,7 +81,7 @@ internal sealed record OwnBraceletWire(
             sheet.LengthNow(figures)?.ToTenths(), sheet.Missing(figures), sheet.Question(figures));
     }
 
-    private static SheetLinkWire[] Links(IReadOnlyList<Link> row) => [.. row.Select(l => new SheetLinkWire(l.Pitch, l.Removable))];
+    private static SheetLinkWire[] Links(IReadOnlyList<Link> row) => [.. row.Select(l => new SheetLinkWire(l.Pitch, l.Removable, l.Mark == '\0' ? "" : l.Mark.ToString(), l.OneSided))];
 
     private static string Text(Length? length) => length?.ToString() ?? "";
 }
@@ -104,7 +107,11 @@ internal static class OwnBraceletEndpoints
             refusals.Check("$.links", FitRanges.LinksASide, row.Links.Count);
             for (var i = 0; i < row.Links.Count; i++)
                 refusals.Check($"$.links[{i}].pitchMm", FitRanges.Pitch, row.Links[i].PitchMm);
-            var words = LinkRowText.Print([.. row.Links.Select(l => new Link(l.PitchMm, l.Removable))]);
+            for (var i = 0; i < row.Links.Count; i++)
+                if (row.Links[i].Mark is not ("" or [>= 'a' and <= 'z']))
+                    refusals.Add($"$.links[{i}].mark", $"A kind of link is a letter from a to z, not “{row.Links[i].Mark}”.");
+            refusals.ThrowIfAny("The bracelet cannot be taken like this.");
+            var words = LinkRowText.Print([.. row.Links.Select(l => new Link(l.PitchMm, l.Removable) { Mark = l.Mark is [var mark] ? mark : '\0', OneSided = l.OneSided })]);
             return which == Side.Twelve ? before with { Twelve = words } : before with { Six = words };
         });
 

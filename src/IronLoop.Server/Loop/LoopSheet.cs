@@ -29,12 +29,36 @@ internal sealed record DrawingWire(
     PointWire Lowest,
     PointWire ClaspCentre);
 
-[method: JsonConstructor]
-internal readonly record struct PlacedLinkWire(Length PitchMm, LinkFate Fate);
+/// <summary>A link where it lies.</summary>
+/// <param name="Mark">The letter that tells it from others of its pitch; empty where nothing does.</param>
+/// <param name="Pinned">Whether the fitter said never to take it.</param>
+/// <param name="OneSided">Whether it goes on its own side only.</param>
+internal sealed record PlacedLinkWire(Length PitchMm, LinkFate Fate, string Mark, bool Pinned, bool OneSided)
+{
+    public static PlacedLinkWire Of(PlacedLink link, bool pinned = false) =>
+        new(link.Pitch, link.Fate, link.Mark == '\0' ? "" : link.Mark.ToString(), pinned, link.OneSided);
+}
+
+/// <summary>A loose link to put in.</summary>
+/// <param name="Mark">The letter that tells it from others of its pitch; empty where nothing does.</param>
+/// <param name="OneSided">Whether it goes on its own side only.</param>
+internal sealed record LooseLinkWire(Length PitchMm, string Mark = "", bool OneSided = false)
+{
+    public PlacedLink ToJoin() => new(PitchMm, LinkFate.Joins) { Mark = Mark is [var mark] ? mark : '\0', OneSided = OneSided };
+}
+
+/// <summary>A side's last link, freed at the clasp's joint or not.</summary>
+/// <param name="CanBeFreed">Whether it looks fixed, so that it may come free at the clasp.</param>
+/// <param name="EndPieceMm">What stays with the clasp; null while it is not freed.</param>
+internal sealed record AtTheClaspWire(bool CanBeFreed, Length? EndPieceMm);
 
 internal sealed record LayOutClaspWire(string Name, Length TwelveMm, Length SixMm, Length MicroMm, Side MicroSide, int Positions, int Position, int PositionNow);
 
-internal sealed record LayOutStrapWire(Length BucklePieceMm, Length TailMm, IReadOnlyList<Length> HolesMm, int Hole, Length PastBuckleMm, bool KeepersHold);
+internal sealed record LayOutStrapWire(Length BucklePieceMm, Length TailMm, IReadOnlyList<Length> HolesMm, int Hole, Length PastBuckleMm, bool KeepersHold)
+{
+    /// <summary>The keepers' edges on the tail, from its lug end, in pairs; none for what has no keepers.</summary>
+    public IReadOnlyList<Length> KeepersMm { get; init; } = [];
+}
 
 /// <summary>The band opened flat: rows from case to clasp.</summary>
 internal sealed record LayOutWire(
@@ -49,6 +73,12 @@ internal sealed record LayOutWire(
 
     /// <summary>The same on the 6 side.</summary>
     public IReadOnlyList<int> SixJoints { get; init; } = [];
+
+    /// <summary>The 12 side's link beside the clasp.</summary>
+    public AtTheClaspWire? TwelveAtTheClasp { get; init; }
+
+    /// <summary>The 6 side's.</summary>
+    public AtTheClaspWire? SixAtTheClasp { get; init; }
 }
 
 internal sealed record RulerWire(decimal Mm, decimal? FromMm, decimal? ToMm, bool Inside, string Text, string Inches)
@@ -59,11 +89,12 @@ internal sealed record RulerWire(decimal Mm, decimal? FromMm, decimal? ToMm, boo
 
 /// <summary>One side by hand, as the size call takes it.</summary>
 /// <param name="Out">Places of the links that are out, counted from the case, 0 first.</param>
-/// <param name="In">Pitches of the links put in at the clasp.</param>
-internal sealed record PlanSideWire(IReadOnlyList<int> Out, IReadOnlyList<Length> In)
+/// <param name="In">The links put in at the clasp.</param>
+internal sealed record PlanSideWire(IReadOnlyList<int> Out, IReadOnlyList<LooseLinkWire> In)
 {
     public static PlanSideWire Of(IReadOnlyList<PlacedLink> row) => new(
-        [.. Enumerable.Range(0, row.Count).Where(i => row[i].Fate == LinkFate.Leaves)], [.. row.Where(l => l.Fate == LinkFate.Joins).Select(l => l.Pitch)]);
+        [.. Enumerable.Range(0, row.Count).Where(i => row[i].Fate == LinkFate.Leaves)],
+        [.. row.Where(l => l.Fate == LinkFate.Joins).Select(l => new LooseLinkWire(l.Pitch, l.Mark == '\0' ? "" : l.Mark.ToString(), l.OneSided))]);
 }
 
 /// <summary>A plan beside the recommended one, and what it trades.</summary>
@@ -165,14 +196,14 @@ internal sealed record LoopSheet(
             .Select(m => judged.Length - clasp.Tighter(arrangement.Position) + clasp.Tighter(m)).ToList();
         var lean = Core.Fitting.Lean.Of(judged.TwiceOffCentre, judged.Length);
         return new LoopSheet(
-            Tell(judged, isPlanned, answer.Recommended.Figures),
+            Tell(request, judged, isPlanned, answer.Recommended.Figures),
             Warn(file, target),
             isPlanned,
             answer.Says,
             Draw(file, head, Sizing.Draw(file.Figures, band, arrangement), arrangement),
             new LayOutWire(
-                Row(arrangement.Twelve),
-                Row(arrangement.Six),
+                Row(file, arrangement, Side.Twelve),
+                Row(file, arrangement, Side.Six),
                 [.. SparesLeft(band, arrangement)],
                 new LayOutClaspWire(
                     band.ClaspName, clasp.Twelve, clasp.Six, clasp.Tighter(arrangement.Position), clasp.MicroSide, clasp.Positions,
@@ -181,6 +212,8 @@ internal sealed record LoopSheet(
             {
                 TwelveJoints = arrangement.JointsOpened(Side.Twelve),
                 SixJoints = arrangement.JointsOpened(Side.Six),
+                TwelveAtTheClasp = AtTheClasp(file, Side.Twelve),
+                SixAtTheClasp = AtTheClasp(file, Side.Six),
             },
             Draw(FitRulers.Of(judged, request, need.Needed, wear)),
             new LoopFiguresWire(
@@ -233,7 +266,7 @@ internal sealed record LoopSheet(
         var isPlanned = fit.Hole == best.Hole;
         var place = char.ToUpperInvariant(strap.Place[0]) + strap.Place[1..];
         var tail = band.Strap is null ? ""
-            : best.KeepersHold ? "; both keepers hold the tail"
+            : best.KeepersHold ? $"; the tail passes the buckle by {best.PastBuckle.ToTenths()}, both keepers hold it"
             : $"; the tail passes the buckle by only {best.PastBuckle.ToTenths()}, too little for both keepers";
         return new LoopSheet(
             fit.Misfit == Length.Zero
@@ -247,7 +280,11 @@ internal sealed record LoopSheet(
                 [], [], [], null,
                 new LayOutStrapWire(
                     file.Band?.Strap?.BucklePiece ?? new Length(strap.Tightest.Micrometres / 2), TailOf(band, strap), HolesOf(band, strap), fit.Hole, fit.PastBuckle,
-                    fit.KeepersHold)),
+                    fit.KeepersHold)
+                {
+                    KeepersMm = band.Strap is { } pieces
+                        ? [.. TwoPieceStrap.Keepers.SelectMany(k => new[] { pieces.HoleAt(fit.Hole) + k.From, pieces.HoleAt(fit.Hole) + k.To })] : [],
+                }),
             Draw(FitRulers.Of(fit, strap, need.Needed, wear)),
             new LoopFiguresWire(
                 fit.Length, target.Length, Math.Round(need.Needed, 2), Math.Round(need.Sigma, 2),
@@ -268,18 +305,15 @@ internal sealed record LoopSheet(
         return [.. Enumerable.Range(0, holed.Holes).Select(h => holed.LengthIn(h) - lugEnd)];
     }
 
-    private static string Tell(PlanFigures judged, bool isPlanned, PlanFigures planned)
+    private static string Tell(PlanRequest request, PlanFigures judged, bool isPlanned, PlanFigures planned)
     {
         if (isPlanned)
             return judged.Misfit == Length.Zero ? "This is the planner's answer." : "This is the nearest there is; it cannot be worn yet.";
+        var against = $" Against the planner's: {PlanWords.Trade(request, planned, judged)}";
         if (judged.Misfit > Length.Zero)
-            return $"By hand: {judged.Misfit.ToTenths()} outside what can be worn.";
+            return $"By hand: {judged.Misfit.ToTenths()} outside what can be worn.{against}";
         var worse = new Length((judged.TwiceTrouble - planned.TwiceTrouble).Micrometres / 2);
-        if (worse > Length.Zero)
-            return $"By hand: {worse.ToTenths()} more amiss than the planner's answer.";
-        var moved = judged.LinksMoved - planned.LinksMoved;
-        return moved > 0 ? $"By hand: as good as the planner's answer, with {moved} more {(moved == 1 ? "link" : "links")} moved."
-            : "By hand: as good as the planner's answer, but not as close.";
+        return (worse > Length.Zero ? $"By hand: {worse.ToTenths()} more amiss than the planner's answer." : "By hand: as little amiss as the planner's answer.") + against;
     }
 
     private static string? Warn(JobFile file, FitTarget target)
@@ -314,13 +348,18 @@ internal sealed record LoopSheet(
     private static RulersWire Draw(FitRulers rulers) => new(
         RulerWire.Of(rulers.Ease), rulers.Temper, RulerWire.Of(rulers.OffCentre), RulerWire.Of(rulers.Tighter), RulerWire.Of(rulers.Looser));
 
-    private static PlacedLinkWire[] Row(IReadOnlyList<PlacedLink> row) => [.. row.Select(l => new PlacedLinkWire(l.Pitch, l.Fate))];
+    private static PlacedLinkWire[] Row(JobFile file, Arrangement arrangement, Side side) =>
+        [.. arrangement.On(side).Select((l, i) => PlacedLinkWire.Of(l, l.Fate != LinkFate.Joins && file.Marks.Pinned.Contains((side, i))))];
+
+    private static AtTheClaspWire AtTheClasp(JobFile file, Side side) => new(
+        LinkMarks.WhyNotFreed(file.Unmarked?.Links?.On(side) ?? [], side, Length.Zero) is null,
+        file.Marks.Freed.TryGetValue(side, out var end) ? end : null);
 
     private static IEnumerable<PlacedLinkWire> SparesLeft(Band band, Arrangement arrangement)
     {
-        foreach (var (pitch, count) in arrangement.LooseLinks(band.Spares))
-            for (var i = 0; i < count; i++)
-                yield return new PlacedLinkWire(pitch, LinkFate.Leaves);
+        foreach (var loose in arrangement.LooseLinks(band.Spares))
+            for (var i = 0; i < loose.Count; i++)
+                yield return PlacedLinkWire.Of(PlacedLink.Joining(loose.Kind) with { Fate = LinkFate.Leaves });
     }
 
     private static bool Same(Arrangement a, Arrangement b) =>

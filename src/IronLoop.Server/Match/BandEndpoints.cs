@@ -177,7 +177,7 @@ internal sealed record BandSheet(
     private static List<SpareLinks> ReadSpares(Refusals refusals, BraceletSheet sheet)
     {
         var spares = Row(refusals, "$.bracelet.spares", sheet.Spares);
-        return [.. spares.GroupBy(l => l.Pitch).Select(g => new SpareLinks(g.Key, g.Count()))];
+        return [.. spares.GroupBy(l => (l.Pitch, l.Mark)).Select(g => new SpareLinks(g.Key.Pitch, g.Count()) { Mark = g.Key.Mark })];
     }
 
     private static IReadOnlyList<Link> Row(Refusals refusals, string path, string? typed)

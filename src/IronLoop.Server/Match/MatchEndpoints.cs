@@ -233,6 +233,8 @@ internal static class MatchEndpoints
         {
             Storage.Jobs.ChooseBand(work, id, stock.Id, way);
             Plans.Drop(work, id);
+            if (stock.Id != file.Stock?.Id)
+                MarkedLinks.Forget(work, id);
             Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Match, $"Band chosen: {stock.Name}, {stock.Article}.");
         }
         var job = JobWire.Of(JobFile.Read(work, id), clock.Today());

@@ -15,12 +15,17 @@ internal sealed class JobFile
 
     private JobFile(
         Job job, Figures figures, StockBand? stock, StoredPlan? plan, IReadOnlySet<string> ticks, House house, PullThroughWay way, JobClasp clasp,
-        IReadOnlyList<PartTaken> taken)
+        IReadOnlyList<PartTaken> taken, LinkMarks marks)
     {
-        (OwnClaspBand, Clasp, Taken) = (stock?.Band, clasp, taken);
+        (Unmarked, Marks, Clasp, Taken) = (stock?.Band, marks, clasp, taken);
+        if (stock is not null)
+            stock = stock with { Band = marks.On(stock.Band) };
+        OwnClaspBand = stock?.Band;
         OtherClasp = clasp.PartId is { } other ? taken.FirstOrDefault(t => t.Use == PartsTaken.ForClasp && t.Part.Id == other)?.Part : null;
         if (stock is not null && OtherClasp is { Part.Clasp: { } replacing } part)
             stock = stock with { Band = ClaspOnBand.With(stock.Band, part.Part.Name, replacing) };
+        if (stock is not null && LinksTaken.ToList() is { Count: > 0 } links)
+            stock = stock with { Band = stock.Band with { Spares = [.. stock.Band.Spares, .. links.Select(l => new SpareLinks(l.Part.Part.Link!.Pitch, l.Count))] } };
         // The layers of a band pulled through lie under the head: everything that is computed here knows it raised.
         (Job, Figures, Stock, Plan, Ticks, House, Way) =
             (job, figures with { Raise = stock?.Band.Raise(way) ?? Length.Zero }, stock, plan, ticks, house, way);
@@ -42,6 +47,15 @@ internal sealed class JobFile
 
     /// <summary>The band chosen, with the clasp that goes on it.</summary>
     public StockBand? Stock { get; }
+
+    /// <summary>The band as it came, without what was marked on its links.</summary>
+    public Band? Unmarked { get; }
+
+    /// <summary>Links never to take, and links freed at the clasp.</summary>
+    public LinkMarks Marks { get; }
+
+    /// <summary>Loose links taken from stock for it.</summary>
+    public IEnumerable<PartTaken> LinksTaken => Taken.Where(t => t is { Part.Part.Link: not null, BookedAt: null });
 
     /// <summary>The band with its own clasp.</summary>
     public Band? OwnClaspBand { get; }
@@ -118,7 +132,8 @@ internal sealed class JobFile
             HouseOf(work),
             job.Way,
             JobClasps.Of(work, id),
-            PartsTaken.Of(work, id));
+            PartsTaken.Of(work, id),
+            MarkedLinks.Of(work, id));
     }
 
     /// <summary>The shop's spring bars and limits.</summary>
@@ -129,7 +144,7 @@ internal sealed class JobFile
     }
 
     /// <summary>The job as it would be with a band, before any commitment.</summary>
-    public JobFile Trying(StockBand stock, PullThroughWay way) => new(Job, Figures, stock, null, Ticks, House, way, new JobClasp(), []);
+    public JobFile Trying(StockBand stock, PullThroughWay way) => new(Job, Figures, stock, null, Ticks, House, way, new JobClasp(), [], LinkMarks.None);
 
     /// <summary>The arrangement the job stands in: as stored, else as the planner recommends; null while figures are missing.</summary>
     public Arrangement? Arrangement() => Plan?.Arrangement ?? Planned();

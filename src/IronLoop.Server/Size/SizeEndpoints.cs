@@ -10,8 +10,8 @@ namespace IronLoop.Server.Size;
 
 /// <summary>One side by hand.</summary>
 /// <param name="Out">Places of the links taken out, counted from the case, 0 first.</param>
-/// <param name="In">Pitches of the links put in at the clasp.</param>
-internal sealed record ByHandSide(IReadOnlyList<int> Out, IReadOnlyList<Length> In);
+/// <param name="In">The links put in at the clasp.</param>
+internal sealed record ByHandSide(IReadOnlyList<int> Out, IReadOnlyList<LooseLinkWire> In);
 
 /// <summary>An arrangement by hand: of a bracelet both sides and the micro position; of a strap the hole alone.</summary>
 internal sealed record ByHand(ByHandSide Twelve, ByHandSide Six, int Position)
@@ -25,9 +25,8 @@ internal sealed record ByHand(ByHandSide Twelve, ByHandSide Six, int Position)
             Row(refusals, "$.twelve", band.Links?.Twelve ?? [], Twelve),
             Row(refusals, "$.six", band.Links?.Six ?? [], Six),
             Position);
-        foreach (var (pitch, count) in arrangement.LooseLinks(band.Spares))
-            if (count < 0)
-                refusals.Add("$.twelve.in", $"{-count} more of {pitch} put in than there are loose.");
+        foreach (var loose in arrangement.LooseLinks(band.Spares).Where(l => l.Count < 0))
+            refusals.Add("$.twelve.in", $"{-loose.Count} more of {loose.Kind} put in than there are loose.");
         refusals.ThrowIfAny("The links cannot lie like this.");
         return arrangement;
     }
@@ -35,7 +34,7 @@ internal sealed record ByHand(ByHandSide Twelve, ByHandSide Six, int Position)
     private static List<PlacedLink> Row(Refusals refusals, string path, IReadOnlyList<Link> row, ByHandSide side)
     {
         refusals.Check($"{path}.in", new AllowedNumber(0, FitRanges.Spares.Highest), side.In.Count);
-        var placed = row.Select(l => new PlacedLink(l.Pitch, l.Removable ? LinkFate.Stays : LinkFate.Fixed)).ToList();
+        var placed = row.Select(PlacedLink.AsItIs).ToList();
         for (var i = 0; i < side.Out.Count; i++)
         {
             var ordinal = side.Out[i];
@@ -46,7 +45,7 @@ internal sealed record ByHand(ByHandSide Twelve, ByHandSide Six, int Position)
             else
                 placed[ordinal] = placed[ordinal] with { Fate = LinkFate.Leaves };
         }
-        placed.AddRange(side.In.Take((int)FitRanges.Spares.Highest).Select(pitch => new PlacedLink(pitch, LinkFate.Joins)));
+        placed.AddRange(side.In.Take((int)FitRanges.Spares.Highest).Select(l => l.ToJoin()));
         return placed;
     }
 }
@@ -142,7 +141,9 @@ internal static class SizeEndpoints
         var (file, _, target) = Ready(work, id);
         if (file.Figures.Missing(file.Job.Request) is { Count: > 0 } missing)
             throw RefusedException.Conflict($"The plan waits for: {string.Join(", ", missing)}.");
-        Plans.Set(work, id, new StoredPlan(file.Arrangement()!, target.Length, clock.GetUtcNow()));
+        var arrangement = file.Arrangement()!;
+        Plans.Set(work, id, new StoredPlan(arrangement, target.Length, clock.GetUtcNow()));
+        WhatIfEndpoints.GiveBackUnused(work, file, arrangement);
         file = JobFile.Read(work, id);
         Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Size,
             $"Plan agreed. {HandOver.WhatWasDone.Say(file)} {LoopSheet.Of(file).FinalFigures}");

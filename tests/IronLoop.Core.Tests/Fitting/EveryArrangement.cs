@@ -1,4 +1,5 @@
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Measuring;
 
 namespace IronLoop.Core.Tests.Fitting;
 
@@ -20,11 +21,16 @@ internal static class EveryArrangement
     public static List<Tried> InOrder(PlanRequest request)
     {
         var (bracelet, clasp) = (request.Bracelet, request.Clasp);
-        var pitches = bracelet.Twelve.Concat(bracelet.Six).Where(l => l.Removable).Select(l => l.Pitch)
-            .Concat(request.Spares.Where(s => s.Count > 0).Select(s => s.Pitch)).Distinct().Order().ToArray();
-        int Now(IReadOnlyList<Link> row, int kind) => row.Count(l => l.Removable && l.Pitch == pitches[kind]);
-        var atHand = pitches.Select((p, k) =>
-            Now(bracelet.Twelve, k) + Now(bracelet.Six, k) + request.Spares.Where(s => s.Pitch == p).Sum(s => s.Count)).ToArray();
+        static (Length Pitch, char Mark, int Only) KindOf(Link l, int side) => (l.Pitch, l.Mark, l.OneSided ? side : 0);
+        var kinds = bracelet.Twelve.Where(l => l.Removable).Select(l => KindOf(l, 12))
+            .Concat(bracelet.Six.Where(l => l.Removable).Select(l => KindOf(l, 60)))
+            .Concat(request.Spares.Where(s => s.Count > 0).Select(s => (s.Pitch, s.Mark, Only: 0))).Distinct().Order().ToArray();
+        var pitches = kinds.Select(k => k.Pitch).ToArray();
+        int Now(IReadOnlyList<Link> row, int kind) => row.Count(l => l.Removable && KindOf(l, ReferenceEquals(row, bracelet.Twelve) ? 12 : 60) == kinds[kind]);
+        var atHand = kinds.Select((kind, k) =>
+            Now(bracelet.Twelve, k) + Now(bracelet.Six, k) + request.Spares.Where(s => (s.Pitch, s.Mark, 0) == kind).Sum(s => s.Count)).ToArray();
+        bool Shared(int twelve, int six) => request.Odd == OddLink.AsComputed
+            || Math.Sign(twelve) * Math.Sign(six) >= 0 && (request.Odd == OddLink.OnTwelve ? Math.Abs(twelve) - Math.Abs(six) : Math.Abs(six) - Math.Abs(twelve)) is 0 or 1;
         var fixed12 = bracelet.Twelve.Where(l => !l.Removable).Sum(l => l.Pitch.Millimetres);
         var fixed6 = bracelet.Six.Where(l => !l.Removable).Sum(l => l.Pitch.Millimetres);
 
@@ -41,6 +47,8 @@ internal static class EveryArrangement
                 {
                     for (var b = 0; a + b <= atHand[kind]; b++)
                     {
+                        if (kinds[kind].Only == 12 && b > 0 || kinds[kind].Only == 60 && a > 0)
+                            continue;
                         var (t, s) = ((int[])twelve.Clone(), (int[])six.Clone());
                         (t[kind], s[kind]) = (a, b);
                         yield return (Grow(t), Grow(s));
@@ -58,6 +66,9 @@ internal static class EveryArrangement
         var tried = new List<Tried>();
         foreach (var (twelve, six) in Splits(0))
         {
+            var came = Enumerable.Range(0, kinds.Length).ToList();
+            if (!Shared(twelve.Sum() - came.Sum(k => Now(bracelet.Twelve, k)), six.Sum() - came.Sum(k => Now(bracelet.Six, k))))
+                continue;
             var moved = 0;
             for (var k = 0; k < pitches.Length; k++)
                 moved += Math.Abs(twelve[k] - Now(bracelet.Twelve, k)) + Math.Abs(six[k] - Now(bracelet.Six, k));

@@ -14,10 +14,21 @@ internal static class RandomRequests
     private static readonly Gen<Length[]> Pitches =
         Gen.Select(Mm(5, 12), Mm(3, 8), Gen.Int[2_000, 14_000].Select(n => new Length(n)), (full, half, odd) => new[] { full, half, odd });
 
+    // Now and then a link of the same pitch that is not alike, and one that goes on its own side only.
+    private static readonly Gen<(int Pitch, char Mark, bool OneSided)> Kinds = Gen.Select(
+        Gen.Frequency((8, Gen.Const(0)), (2, Gen.Const(1)), (1, Gen.Const(2))),
+        Gen.Frequency((9, Gen.Const('\0')), (1, Gen.Const('b'))),
+        Gen.Frequency((9, Gen.Const(false)), (1, Gen.Const(true))));
+
     private static Gen<Link[]> Row(Length[] pitches) =>
-        Gen.Select(Gen.Int[0, 2], Gen.Frequency((8, Gen.Const(0)), (2, Gen.Const(1)), (1, Gen.Const(2))).Array[0, 4], (stay, kinds) =>
+        Gen.Select(Gen.Int[0, 2], Kinds.Array[0, 4], (stay, kinds) =>
             Enumerable.Repeat(new Link(pitches[0], Removable: false), stay)
-                .Concat(kinds.Select(k => new Link(pitches[k], Removable: true))).ToArray());
+                .Concat(kinds.Select(k => new Link(pitches[k.Pitch], Removable: true) { Mark = k.Mark, OneSided = k.OneSided })).ToArray());
+
+    private static readonly Gen<(int Kind, char Mark, OddLink Odd)> Rest = Gen.Select(
+        Gen.Int[0, 2],
+        Gen.Frequency((6, Gen.Const('\0')), (1, Gen.Const('b'))),
+        Gen.Frequency((6, Gen.Const(OddLink.AsComputed)), (1, Gen.Const(OddLink.OnTwelve)), (1, Gen.Const(OddLink.OnSix))));
 
     private static readonly Gen<BraceletClasp> Clasps =
         Gen.Select(Mm(0, 25), Mm(0, 25), Gen.Bool, Gen.Int[1, 6], Mm(0.1, 3), Gen.Int[0, 5], (twelve, six, on12, positions, step, position) =>
@@ -38,16 +49,19 @@ internal static class RandomRequests
 
     private static Gen<PlanRequest> Requests(Gen<Length[]> kinds, Gen<BraceletClasp> clasps, Gen<Length> targets) =>
         kinds.SelectMany(pitches =>
-            Gen.Select(Row(pitches), Row(pitches), Gen.Int[0, 2], Gen.Int[0, 2], clasps, Wishes, targets,
-                (twelve, six, spareCount, spareKind, clasp, wishes, target) =>
+            Gen.Select(Row(pitches), Row(pitches), Gen.Int[0, 2], Rest, clasps, Wishes, targets,
+                (twelve, six, spareCount, rest, clasp, wishes, target) =>
                 {
                     var (centring, reserve, window, tolerance) = wishes;
                     return new PlanRequest(
                         new Bracelet(twelve, six),
-                        spareCount == 0 ? [] : [new SpareLinks(pitches[spareKind], spareCount)],
+                        spareCount == 0 ? [] : [new SpareLinks(pitches[rest.Kind], spareCount) { Mark = rest.Mark }],
                         clasp,
                         new FitTarget(target, window, tolerance),
                         centring,
-                        reserve);
+                        reserve)
+                    {
+                        Odd = rest.Odd,
+                    };
                 }));
 }

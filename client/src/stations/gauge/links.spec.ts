@@ -2,13 +2,18 @@ import { describe, expect, it } from 'vitest'
 import { changed } from './links'
 
 const row = [
-  { pitchMm: 9, removable: false },
-  { pitchMm: 8.2, removable: true },
+  { pitchMm: 9, removable: false, mark: '', oneSided: false },
+  { pitchMm: 8.2, removable: true, mark: '', oneSided: false },
 ]
 
 describe('a row changed link by link', () => {
   it('turns a link between fixed and coming out', () => {
-    expect(changed(row, 0, 'turn', 8.2, 5)?.[0]).toEqual({ pitchMm: 9, removable: true })
+    expect(changed(row, 0, 'turn', 8.2, 5)?.[0]).toEqual({
+      pitchMm: 9,
+      removable: true,
+      mark: '',
+      oneSided: false,
+    })
     expect(row[0]!.removable).toBe(false)
   })
 
@@ -22,7 +27,9 @@ describe('a row changed link by link', () => {
   it('doubles a link, takes one away, and begins an empty row with a full link', () => {
     expect(changed(row, 1, 'add', 8.2, null)).toHaveLength(3)
     expect(changed(row, 0, 'remove', 8.2, null)).toEqual([row[1]])
-    expect(changed([], -1, 'add', 8.2, null)).toEqual([{ pitchMm: 8.2, removable: true }])
+    expect(changed([], -1, 'add', 8.2, null)).toEqual([
+      { pitchMm: 8.2, removable: true, mark: '', oneSided: false },
+    ])
     expect(changed([], -1, 'add', null, null)).toBeNull()
   })
 })

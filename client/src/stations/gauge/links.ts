@@ -16,7 +16,8 @@ export function changed(
 ): SheetLink[] | null {
   const link = row[at]
   if (change === 'add') {
-    const more = link ?? (fullMm === null ? null : { pitchMm: fullMm, removable: true })
+    const more =
+      link ?? (fullMm === null ? null : { pitchMm: fullMm, removable: true, mark: '', oneSided: false })
     return more === null ? null : [...row.slice(0, at + 1), { ...more }, ...row.slice(at + 1)]
   }
   if (!link) return null

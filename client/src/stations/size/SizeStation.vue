@@ -2,17 +2,36 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { useJob, type Alternative, type ByHand, type Job, type LoopSheet, type Side } from '../../api/shop'
+import {
+  useJob,
+  type Alternative,
+  type ByHand,
+  type Job,
+  type LooseLink,
+  type LoopSheet,
+  type Side,
+} from '../../api/shop'
 import { wholeOf } from '../../api/refused'
 import PartTabs from '../../frame/PartTabs.vue'
 import { pathOf } from '../stations'
+import type { Place } from '../../loop/rows'
 import HabitsPart from './HabitsPart.vue'
+import HandPart from './HandPart.vue'
 import OtherPlans from './OtherPlans.vue'
 import ReachPart from './ReachPart.vue'
+import SchoolPart from './SchoolPart.vue'
+import StrapsPart from './StrapsPart.vue'
 import { withTried, type Tried } from './trail'
+import WaysPart from './WaysPart.vue'
 
-const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
-const emit = defineEmits<{ position: [position: number]; putIn: [pitchMm: number, side: Side] }>()
+const props = defineProps<{ job: Job; loop?: LoopSheet | undefined; at?: Place | null }>()
+const emit = defineEmits<{
+  position: [position: number]
+  putIn: [link: LooseLink, side: Side]
+  toggle: [place: Place]
+  across: [place: Place]
+  pin: [place: Place]
+}>()
 
 const router = useRouter()
 const { backToPlan, arrange, agree } = useJob(() => props.job.id)
@@ -21,24 +40,35 @@ const clasp = computed(() => props.loop?.layOut?.clasp)
 const strap = computed(() => props.loop?.layOut?.strap)
 const position = computed(() => clasp.value?.position ?? strap.value?.hole ?? 0)
 const positions = computed(() => clasp.value?.positions ?? strap.value?.holesMm.length ?? 1)
+const build = computed(() =>
+  clasp.value
+    ? 'links'
+    : props.job.band?.kind === 'twoPiece'
+      ? 'strap'
+      : props.job.band?.kind === 'onePiece'
+        ? 'pulled'
+        : 'mesh',
+)
 const place = computed(() => (strap.value ? 'Hole' : 'Micro position'))
-const loosePitches = computed(() => {
-  const counts = new Map<number, number>()
-  for (const link of props.loop?.layOut?.spares ?? [])
-    counts.set(link.pitchMm, (counts.get(link.pitchMm) ?? 0) + 1)
-  return [...counts]
-})
 const parts = computed(() =>
   (
     [
-      { part: 'plan', title: 'Plan' },
-      { part: 'others', title: 'Others' },
-      { part: 'reach', title: 'Reach' },
-      { part: 'habits', title: 'Habits' },
+      { part: 'plan', title: 'Plan', for: 'all' },
+      { part: 'hand', title: 'By hand', for: 'links' },
+      { part: 'others', title: 'Others', for: 'links' },
+      { part: 'straps', title: 'Lengths', for: 'strap' },
+      { part: 'ways', title: 'Ways', for: 'pulled' },
+      { part: 'reach', title: 'Reach', for: 'all' },
+      { part: 'school', title: 'School', for: 'all' },
+      { part: 'habits', title: 'Habits', for: 'all' },
     ] as const
-  ).filter((p) => p.part !== 'others' || clasp.value),
+  ).filter((p) => p.for === 'all' || p.for === build.value),
 )
-const part = ref<'plan' | 'others' | 'reach' | 'habits'>('plan')
+type Part = 'plan' | 'hand' | 'others' | 'straps' | 'ways' | 'reach' | 'school' | 'habits'
+const part = ref<Part>('plan')
+watch(parts, (now) => {
+  if (!now.some((p) => p.part === part.value)) part.value = 'plan'
+})
 const joints = computed(
   () => (props.loop?.layOut?.twelveJoints?.length ?? 0) + (props.loop?.layOut?.sixJoints?.length ?? 0),
 )
@@ -85,9 +115,12 @@ function take() {
     <PartTabs :parts="parts" label="The size" :open="part" @open="part = $event" />
     <OtherPlans v-if="part === 'others'" :loop="loop" :open="open" @take="takeOther" @planner="back" />
     <ReachPart v-else-if="part === 'reach'" :loop="loop" />
+    <StrapsPart v-else-if="part === 'straps'" :job="job" />
+    <WaysPart v-else-if="part === 'ways'" :job="job" :open="open" />
+    <SchoolPart v-else-if="part === 'school'" :job="job" />
     <HabitsPart v-else-if="part === 'habits'" :job="job" :open="job.closedAt === null" />
   </template>
-  <template v-if="loop?.figures && part === 'plan'">
+  <template v-if="loop?.figures && (part === 'plan' || part === 'hand')">
     <p v-if="loop.notice" class="notice">{{ loop.notice }}</p>
     <p class="verdict" data-testid="verdict">{{ loop.says }}</p>
     <p data-testid="planner">{{ loop.plannersSay }}</p>
@@ -97,7 +130,32 @@ function take() {
       </v-btn>
       <v-btn variant="outlined" :disabled="loop.isPlanned" @click="back">Planner’s answer (P)</v-btn>
     </div>
-    <dl>
+    <template v-if="part === 'hand' && open">
+      <section v-if="trail.length > 1" class="trail" aria-label="Tried">
+        <span class="quiet">Tried:</span>
+        <button
+          v-for="t in trail"
+          :key="t.key"
+          type="button"
+          :aria-current="t === trail[trail.length - 1]"
+          @click="lay(t.byHand)"
+        >
+          <span class="figure">{{ t.lengthMm.toFixed(1) }}</span><span class="quiet">
+            {{ t.planned ? 'planner' : `${t.troubleMm.toFixed(1)} amiss` }}</span
+          >
+        </button>
+      </section>
+      <HandPart
+        :job="job"
+        :loop="loop"
+        :at="at ?? null"
+        @put-in="(link, side) => emit('putIn', link, side)"
+        @toggle="emit('toggle', $event)"
+        @across="emit('across', $event)"
+        @pin="emit('pin', $event)"
+      />
+    </template>
+    <dl v-if="part === 'plan'">
       <dt>Loop</dt>
       <dd class="figure" data-testid="length">{{ loop.figures.lengthMm.toFixed(1) }} mm</dd>
       <dt>Wanted</dt>
@@ -117,10 +175,10 @@ function take() {
         <span class="quiet">, need known to ± {{ loop.figures.sigmaMm.toFixed(1) }} mm</span>
       </dd>
     </dl>
-    <p v-if="loop.lean?.toward" data-testid="lean">{{ loop.lean.says }}</p>
-    <p v-if="loop.days && !loop.days.bothCovered" class="quiet">{{ loop.days.says }}</p>
+    <p v-if="part === 'plan' && loop.lean?.toward" data-testid="lean">{{ loop.lean.says }}</p>
+    <p v-if="part === 'plan' && loop.days && !loop.days.bothCovered" class="quiet">{{ loop.days.says }}</p>
 
-    <template v-if="open">
+    <template v-if="open && part === 'plan'">
       <div v-if="positions > 1" class="row">
         <span
           >{{ place }} <span class="figure" data-testid="position">{{ position + 1 }}</span> of
@@ -136,33 +194,12 @@ function take() {
           >Looser</v-btn
         >
       </div>
-      <div v-for="[pitch, count] in loosePitches" :key="pitch" class="row">
-        <span
-          ><span class="figure">{{ count }}</span> loose of <span class="figure">{{ pitch }} mm</span></span
-        >
-        <v-btn variant="outlined" @click="emit('putIn', pitch, 'twelve')">Into 12</v-btn>
-        <v-btn variant="outlined" @click="emit('putIn', pitch, 'six')">Into 6</v-btn>
-      </div>
-      <section v-if="trail.length > 1" class="trail" aria-label="Tried">
-        <span class="quiet">Tried:</span>
-        <button
-          v-for="t in trail"
-          :key="t.key"
-          type="button"
-          :aria-current="t === trail[trail.length - 1]"
-          @click="lay(t.byHand)"
-        >
-          <span class="figure">{{ t.lengthMm.toFixed(1) }}</span><span class="quiet">
-            {{ t.planned ? 'planner' : `${t.troubleMm.toFixed(1)} amiss` }}</span
-          >
-        </button>
-      </section>
       <p v-if="clasp" class="quiet keys">
-        On the lay-out: arrow keys go from link to link, Space takes one out or puts it back, up and down move
-        the micro-adjust.
+        On the lay-out: arrow keys go from link to link, Space takes one out or puts it back, M moves it to
+        the other side, N keeps it for good, up and down move the micro-adjust.
       </p>
     </template>
-    <p v-else-if="!job.closedAt" class="quiet">
+    <p v-if="!open && !job.closedAt" class="quiet">
       Bench work has begun; take back the ticked steps to change the plan.
     </p>
     <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>

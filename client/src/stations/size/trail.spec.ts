@@ -6,7 +6,7 @@ const loop = (position: number, isPlanned = false) =>
   ({
     isPlanned,
     layOut: {
-      twelve: [{ pitchMm: 8, fate: 'leaves' }],
+      twelve: [{ pitchMm: 8, fate: 'leaves', mark: '', pinned: false, oneSided: false }],
       six: [],
       spares: [],
       clasp: { positions: 40, position },
