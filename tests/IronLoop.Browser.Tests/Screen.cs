@@ -106,6 +106,9 @@ public sealed class Screen : IDisposable
 
     public void Key(string keys) => new OpenQA.Selenium.Interactions.Actions(_driver).SendKeys(keys).Perform();
 
+    /// <summary>What the keyboard is on.</summary>
+    public IWebElement Focused => _driver.SwitchTo().ActiveElement();
+
     public void Focus(string css) => ((IJavaScriptExecutor)_driver).ExecuteScript("arguments[0].focus()", Find(css));
 
     public IWebElement Find(string css)

@@ -17,6 +17,8 @@ public static class PlanWords
         }
         words.Add(WhatToDo(request, plan) + ".");
         words.AddRange(WhatIsAmiss(request, plan.Figures));
+        if (plan.Figures.TwiceWander > Length.Zero && FreedAtTheClasp(request, plan.Figures) is { } look)
+            words.Add(look);
         if (plan.Figures.Misfit == Length.Zero && WhyNotAnother(request, plan) is { } why)
             words.Add(why);
         return string.Join(' ', words);
@@ -140,6 +142,23 @@ public static class PlanWords
         else if (figures.Looser < request.Reserve.Looser)
             yield return $"It leaves {SomeOrNothing(figures.Looser)} to loosen where {request.Reserve.Looser.ToTenths()} is wanted.";
     }
+
+    /// <summary>A clasp that drifts because a side has no more links that come out: whether its last link, freed at the clasp's joint, would centre it better.</summary>
+    private static string? FreedAtTheClasp(PlanRequest request, PlanFigures figures)
+    {
+        var side = figures.TwiceOffCentre > 2 * request.Centring.Desired ? Side.Twelve : Side.Six;
+        if (request.Bracelet.On(side) is not [_, .., { Removable: false } last])
+            return null;
+        Link[] freed = [.. request.Bracelet.On(side).SkipLast(1), last with { Removable = true }];
+        var bracelet = side == Side.Twelve ? request.Bracelet with { Twelve = freed } : request.Bracelet with { Six = freed };
+        var better = Planner.Recommend(request with { Bracelet = bracelet }).Figures;
+        return better.Misfit > figures.Misfit || better.TwiceWander >= figures.TwiceWander ? null
+            : $"Look at the clasp's joint on the {Name(side)} side before its last link is called fixed: freed there, it would sit {Centred(better)}.";
+    }
+
+    private static string Centred(PlanFigures figures) => figures.TwiceWander == Length.Zero
+        ? "in the middle"
+        : string.Create(CultureInfo.InvariantCulture, $"only {Math.Abs(Math.Round(figures.OffCentreMillimetres, 1, MidpointRounding.AwayFromZero)):0.0} mm off");
 
     /// <summary>What one link more out, from the side that has more of them, would come to at its best position.</summary>
     private static string? WhyNotAnother(PlanRequest request, Plan plan)

@@ -73,7 +73,9 @@ internal static class DemoBands
 
     /// <summary>A small wrist's bracelet: only two links come out on the 12 side, so the clasp drifts.</summary>
     public static StockBand SmallWrist(long owner) =>
-        Bracelet("OWN-LINNET", "Own bracelet, few links come out", 18, "brushed", solid: true, Row(7.6m, 5, 7.6m, 2), Row(7.6m, 3, 7.6m, 5),
+        Bracelet("OWN-LINNET", "Own bracelet, few links come out", 18, "brushed", solid: true,
+            // The link beside the clasp looks fixed; it comes free at the clasp's joint, where an end piece of 1.6 mm stays.
+            [.. Row(7.6m, 6, 7.6m, 1), new Link(Mm(9.2m), false)], Row(7.6m, 3, 7.6m, 5),
             new BraceletClasp(Mm(18.0m), Mm(18.0m), Side.Six, 4, Mm(2.2m), 1), "fold-over", 3.0m, 0, 1) with
         { OwnerClientId = owner };
 

@@ -47,6 +47,18 @@ public class LinkRowTextTests
     }
 
     [Theory]
+    [InlineData("2 fixed of 9; 3 of 8.2 kind B; 4 of 8.2", "2 fixed of 9; 3 of 8.2 kind b; 4 of 8.2")]
+    [InlineData("3 full kind a this side only, 2 full", "3 of 8.2 kind a this side only; 2 of 8.2")]
+    [InlineData("1 of 8,2 this side only", "1 of 8.2 this side only")]
+    public void Links_of_one_pitch_that_are_not_alike_have_a_letter(string typed, string printed)
+    {
+        LinkRowText.TryParse(typed, new NamedPitches(Length.FromMillimetres(8.2m), null), out var row, out var why).ShouldBeTrue(why);
+        LinkRowText.Print(row!).ShouldBe(printed);
+        LinkRowText.TryParse(printed, out var again, out _).ShouldBeTrue();
+        again.ShouldBe(row);
+    }
+
+    [Theory]
     [InlineData("7 full, 1 half", "Gauge the pitch of a half link first")]
     [InlineData("3 full, first 4 fixed", "4 of this side’s links should be fixed, but it has 3.")]
     [InlineData("seven full", "is no group of links")]

@@ -57,7 +57,7 @@ const others = computed(() =>
   (clasps.data.value?.candidates ?? [])
     .filter(
       (c): c is ClaspCandidate & { partId: number } =>
-        c.partId !== null && c.verdict !== 'no' && c.effect !== null,
+        c.partId !== null && c.verdict !== 'no' && c.verdict !== 'unknown' && c.effect !== null,
     )
     .slice(0, 5),
 )
@@ -149,11 +149,17 @@ const off = (mm: number) =>
 
   <section aria-label="Another clasp">
     <h2>Another clasp</h2>
-    <p v-if="others.length === 0" class="quiet">None in the list goes on this band.</p>
+    <p v-if="others.length === 0" class="quiet">
+      {{
+        clasps.data.value?.candidates.some((c) => c.verdict === 'unknown')
+          ? 'Measure the band’s clasp end at Clasp, then it is known which go on.'
+          : 'None in the list goes on this band.'
+      }}
+    </p>
     <div v-for="c in others" :key="c.article" class="clasp" :data-clasp="c.article">
       <VerdictRing :verdict="c.verdict" bare />
       <div>
-        <p>{{ c.name }}<strong v-if="c.cures">, cures it</strong></p>
+        <p>{{ c.name }}, {{ c.article }}<strong v-if="c.cures">, cures it</strong></p>
         <p v-if="c.effect" class="figure facts">
           <span>{{ c.effect.lengthMm.toFixed(1) }} mm</span><span>{{ off(c.effect.offCentreMm) }}</span
           ><span>−{{ c.effect.tighterMm.toFixed(1) }} / +{{ c.effect.looserMm.toFixed(1) }} mm</span>

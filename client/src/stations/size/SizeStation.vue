@@ -130,21 +130,21 @@ function take() {
       </v-btn>
       <v-btn variant="outlined" :disabled="loop.isPlanned" @click="back">Planner’s answer (P)</v-btn>
     </div>
-    <template v-if="part === 'hand' && open">
-      <section v-if="trail.length > 1" class="trail" aria-label="Tried">
-        <span class="quiet">Tried:</span>
-        <button
-          v-for="t in trail"
-          :key="t.key"
-          type="button"
-          :aria-current="t === trail[trail.length - 1]"
-          @click="lay(t.byHand)"
+    <section v-if="open && trail.length > 1" class="trail" aria-label="Tried">
+      <span class="quiet">Tried:</span>
+      <button
+        v-for="t in trail"
+        :key="t.key"
+        type="button"
+        :aria-current="t === trail[trail.length - 1]"
+        @click="lay(t.byHand)"
+      >
+        <span class="figure">{{ t.lengthMm.toFixed(1) }}</span><span class="quiet">
+          {{ t.planned ? 'planner' : `${t.troubleMm.toFixed(1)} amiss` }}</span
         >
-          <span class="figure">{{ t.lengthMm.toFixed(1) }}</span><span class="quiet">
-            {{ t.planned ? 'planner' : `${t.troubleMm.toFixed(1)} amiss` }}</span
-          >
-        </button>
-      </section>
+      </button>
+    </section>
+    <template v-if="part === 'hand' && open">
       <HandPart
         :job="job"
         :loop="loop"
@@ -246,6 +246,9 @@ dd {
   min-height: 40px;
   padding: 0 8px;
   border: 1px solid rgb(var(--v-theme-hairline));
+}
+.trail button .quiet {
+  padding-left: 6px;
 }
 .trail button[aria-current='true'] {
   border: 2px solid rgb(var(--v-theme-primary));
