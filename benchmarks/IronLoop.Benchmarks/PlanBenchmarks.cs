@@ -10,6 +10,8 @@ public class PlanBenchmarks
 {
     private readonly PlanRequest _usual = Usual();
     private readonly PlanRequest _long = Long();
+    private readonly PlanRequest _extreme = Extreme(300);
+    private readonly PlanRequest _extremeFar = Extreme(160);
 
     /// <summary>The whole answer for a usual bracelet: 10 links a side that come out, one of them a half link, 8 positions.</summary>
     [Benchmark]
@@ -22,6 +24,18 @@ public class PlanBenchmarks
     /// <summary>The recommended plan for 15 links a side of two pitches, 10 spares, 60 positions.</summary>
     [Benchmark]
     public Plan LongRecommended() => Planner.Recommend(_long);
+
+    /// <summary>The whole answer for it.</summary>
+    [Benchmark]
+    public PlanAnswer LongWhole() => Planner.Answer(_long);
+
+    /// <summary>The recommended plan for 30 links a side of four pitches evenly mixed, 40 spares, 400 steps of a slide.</summary>
+    [Benchmark]
+    public Plan ExtremeRecommended() => Planner.Recommend(_extreme);
+
+    /// <summary>The same where many links have to leave.</summary>
+    [Benchmark]
+    public Plan ExtremeFarRecommended() => Planner.Recommend(_extremeFar);
 
     /// <summary>Needed length and its uncertainty.</summary>
     [Benchmark]
@@ -39,6 +53,13 @@ public class PlanBenchmarks
         Link[] row = [new(Mm(7.1m), false), .. Enumerable.Repeat(new Link(Mm(6.3m), true), 8), .. Enumerable.Repeat(new Link(Mm(4.7m), true), 7)];
         return Request(row, row, [new SpareLinks(Mm(6.3m), 5), new SpareLinks(Mm(4.7m), 5)],
             new BraceletClasp(Mm(18.4m), Mm(19.6m), Side.Twelve, 60, Mm(0.3m), 30), 157.5m);
+    }
+
+    private static PlanRequest Extreme(decimal target)
+    {
+        var pitches = new[] { 6.3m, 4.7m, 5.2m, 3.9m };
+        Link[] row = [.. Enumerable.Range(0, 30).Select(i => new Link(Mm(pitches[i % 4]), true))];
+        return Request(row, row, [.. pitches.Select(p => new SpareLinks(Mm(p), 10))], new BraceletClasp(Mm(20), Mm(22), Side.Six, 400, Mm(0.1m), 100), target);
     }
 
     private static PlanRequest Request(Link[] twelve, Link[] six, SpareLinks[] spares, BraceletClasp clasp, decimal target) =>

@@ -1,80 +1,160 @@
 namespace IronLoop.Core.Fitting;
 
 /// <summary>
-/// Finds the plan that ranks first among those not dominated by plans already found. For each micro position it goes
-/// through the kinds of links, longest pitch first, and for each kind through the counts on both sides, leaving out
-/// only what cannot rank before the best plan so far; so it answers the same as trying every combination.
+/// Finds the plans that rank first among those no other plan dominates. It works through regions that the rank order itself
+/// cuts off, from the front: all plans that can be worn with no more trouble than so much, then with more; then those that
+/// miss the window by no more than so much, then by more. Within a region nothing is left out, and what lies outside ranks
+/// after all that lies inside; so it answers the same as trying every combination.
 /// </summary>
 /// <remarks>
-/// What is left out, and why nothing is missed: with some kinds chosen, the lengths still possible form an interval,
-/// and so do the centres. The best plan so far limits how far length and centre may be from what is wanted; counts
-/// whose intervals lie outside those limits lead only to plans with more misfit or more trouble. Where the best plan can
-/// be worn and trouble cannot get less than its, counts that already move more links than it are left out too. Where the
-/// house shares links evenly, plans that do not are passed over when they are weighed; the limits come from plans that do.
+/// A region of trouble is a range for the length and one for the centre, so each side's sum lies in a range of its own, and
+/// <see cref="CountWalk"/> goes through the counts that can reach it. The least trouble there can be is the least shortfall
+/// of any position; plans with just that rank by the links moved, so they are gone through by few links moved first. A plan
+/// that dominates another also ranks before it: once a region is whole, its plans taken in rank order and kept where none
+/// kept before dominates them are the unbeaten ones.
 /// </remarks>
 internal sealed class PlanSearch
 {
-    /// <summary>Counts looked at before a request is called too large; about half a second here.</summary>
+    /// <summary>Counts and positions looked at before a request is called too large; about half a second here.</summary>
     public const long MostLooks = 40_000_000;
+
+    // Below this many ways to share the links out, going through them link by link moved costs more than it saves.
+    private const double Few = 200_000;
+
+    private readonly double _few;
 
     private readonly PlanRequest _request;
     private readonly LinkKinds _kinds;
-    private readonly long[] _restSum;
-    private readonly int[] _twelve;
-    private readonly int[] _six;
-    private readonly int[] _bestTwelve;
-    private readonly int[] _bestSix;
-    private readonly List<(PlanRank Rank, int[] Twelve, int[] Six)> _kept = [];
-    private readonly int[] _positions;
+    private readonly CountWalk _walk;
+    private readonly Candidates _candidates;
+    private readonly List<Plan> _kept = [];
+    private readonly List<PlanRank> _keptRanks = [];
     private readonly int _cameTwelve;
     private readonly int _cameSix;
+    private readonly long[] _shortfall;
+    private readonly long _least;
+    private readonly long _target;
+    private readonly long _window;
 
-    private PlanRank _best;
-    private bool _hasBest;
+    private int _wanted;
     private long _looks;
 
-    // What is fixed while one micro position is searched, in micrometres.
-    private int _position;
-    private long _baseTwelve;
-    private long _baseSix;
-    private long _shortfall;
+    // The region now gone through: within these, and beyond the region before.
+    private long _misfitTo;
+    private long _misfitAbove;
+    private long _troubleTo;
+    private long _troubleAbove;
 
-    public PlanSearch(PlanRequest request)
+    /// <summary>A search.</summary>
+    /// <param name="request">What is wanted.</param>
+    /// <param name="few">Ways to share the links out below which the least trouble is gone through in growing steps.</param>
+    public PlanSearch(PlanRequest request, double few = Few)
     {
+        _few = few;
         _request = request;
         _kinds = new LinkKinds(request);
-        var count = _kinds.Pitch.Length;
-        _twelve = new int[count];
-        _six = new int[count];
-        _bestTwelve = new int[count];
-        _bestSix = new int[count];
-        // _restSum[k]: all links at hand of the kinds below k, which are chosen after k.
-        _restSum = new long[count + 1];
-        for (var kind = 0; kind < count; kind++)
-            _restSum[kind + 1] = _restSum[kind] + _kinds.AtHand[kind] * _kinds.Pitch[kind];
+        _walk = new CountWalk(_kinds, MostLooks);
+        _candidates = new Candidates(_kinds.Pitch.Length);
         (_cameTwelve, _cameSix) = (_kinds.NowTwelve.Sum(), _kinds.NowSix.Sum());
-        // Positions with the least shortfall first, then those near the present one: good plans early prune most.
-        var clasp = request.Clasp;
-        _positions = [.. Enumerable.Range(0, clasp.Positions)
-            .OrderBy(m => Shortfall(m)).ThenBy(m => Math.Abs(m - clasp.Position))];
+        (_target, _window) = (request.Target.Length.Micrometres, request.Target.Window.Micrometres);
+        _shortfall = new long[request.Clasp.Positions];
+        for (var position = 0; position < _shortfall.Length; position++)
+            _shortfall[position] = Shortfall(position);
+        _least = _shortfall.Min();
     }
 
-    /// <summary>The next plan in rank that no plan found before dominates, or null when there is none.</summary>
+    /// <summary>The first so many plans in rank that no plan dominates; fewer when there are no more.</summary>
     /// <exception cref="PlanTooLargeException">More combinations than are searched.</exception>
-    public Plan? Next()
+    public IReadOnlyList<Plan> First(int wanted)
     {
-        _hasBest = false;
-        foreach (var position in _positions)
+        _wanted = wanted;
+        (_misfitTo, _misfitAbove) = (0, -1);
+        WithTheLeastTrouble();
+        // Then with more trouble, in growing steps, until everything that can be worn is in.
+        var (shortest, longest) = Ends();
+        var mostTrouble = 2 * _window + longest + Math.Abs(2 * _request.Centring.Desired.Micrometres) + 2 * _shortfall.Max();
+        for (var more = 1_000L; _kept.Count < _wanted && _troubleTo < mostTrouble; more *= 2)
         {
-            SetPosition(position);
-            if (_hasBest && TroubleAtLeast() > _best.TwiceTrouble && _best.Misfit == 0)
-                continue;
-            Descend(_kinds.Pitch.Length - 1, 0, 0, 0);
+            (_troubleAbove, _troubleTo) = (_troubleTo, 2 * _least + 2 * more);
+            Gather(0, null);
         }
-        if (!_hasBest)
-            return null;
-        _kept.Add((_best, [.. _bestTwelve], [.. _bestSix]));
-        return ToPlan();
+        // Nothing more can be worn: then what misses the window by ever more, from the least there can be.
+        (_troubleAbove, _troubleTo) = (-1, mostTrouble);
+        var leastMisfit = Math.Max(0, Math.Max(shortest - _target, _target - longest) - _window);
+        var mostMisfit = Math.Max(_target - shortest, longest - _target);
+        for (var more = 1_000L; _kept.Count < _wanted && _misfitTo < mostMisfit; more *= 2)
+        {
+            (_misfitAbove, _misfitTo) = (_misfitTo, leastMisfit + more);
+            Gather(0, null);
+        }
+        return _kept;
+    }
+
+    /// <summary>Shorter than the shortest loop and longer than the longest there can be.</summary>
+    private (long Shortest, long Longest) Ends()
+    {
+        var clasp = _request.Clasp;
+        var shortest = _kinds.FixedTwelve + _kinds.FixedSix + clasp.Twelve.Micrometres + clasp.Six.Micrometres;
+        var longest = shortest + clasp.Tighter(clasp.Positions - 1).Micrometres;
+        for (var kind = 0; kind < _kinds.Pitch.Length; kind++)
+            longest += _kinds.AtHand[kind] * _kinds.Pitch[kind];
+        return (shortest, longest);
+    }
+
+    private void WithTheLeastTrouble()
+    {
+        (_troubleAbove, _troubleTo) = (-1, 2 * _least);
+        var ways = 1.0;
+        foreach (var count in _kinds.AtHand)
+            ways *= (count + 1.0) * (count + 2) / 2;
+        // By ever more links moved: one by one where there are many ways, else in growing steps.
+        for (int from = 0, to = ways < _few ? 4 : 0; _kept.Count < _wanted && from <= _walk.MostMoved;)
+        {
+            Gather(from, to);
+            (from, to) = (to + 1, ways < _few ? 2 * to + 4 : to + 1);
+        }
+    }
+
+    /// <summary>Goes through the region and keeps what nothing dominates, in rank order, until enough is kept.</summary>
+    private void Gather(int movedFrom, int? movedTo)
+    {
+        _candidates.Clear();
+        var slack = _troubleTo - 2 * _least;
+        var target = _request.Target;
+        var far = _misfitTo > 0 ? _window + _misfitTo : Math.Min(_window, target.Tolerance.Micrometres + slack / 2);
+        var length = new Span(_target - far, _target + far);
+        var desired = 2 * _request.Centring.Desired.Micrometres;
+        var off = 2 * _request.Centring.Tolerance.Micrometres + slack;
+        // Half loops from length and centre: A12 = (L + C) / 2, A6 = (L − C) / 2.
+        var twelve = _misfitTo > 0 ? Span.Any : Halves(length.From + desired - off, length.To + desired + off);
+        var six = _misfitTo > 0 ? Span.Any : Halves(length.From - desired - off, length.To - desired + off);
+        var clasp = _request.Clasp;
+        var micro = Micros();
+        var (micro12, micro6) = clasp.MicroSide == Side.Twelve ? (micro, new Span(0, 0)) : (new Span(0, 0), micro);
+        var (base12, base6) = (_kinds.FixedTwelve + clasp.Twelve.Micrometres, _kinds.FixedSix + clasp.Six.Micrometres);
+        _walk.Go(
+            Less(twelve, base12, micro12), Less(six, base6, micro6), Less(length, base12 + base6, micro), movedFrom, movedTo,
+            (sum12, sum6, moved) => Weigh(base12 + sum12, base6 + sum6, moved, length));
+        Keep();
+    }
+
+    private static Span Halves(long from, long to) => new(Span.CeilingOf(from, 2), Span.FloorOf(to, 2));
+
+    /// <summary>What is left for the links, once clasp and micro-adjust have taken theirs.</summary>
+    private static Span Less(Span wanted, long taken, Span micro) => new(wanted.From - taken - micro.To, wanted.To - taken - micro.From);
+
+    /// <summary>What the micro-adjust may add: positions that alone are not more trouble than the region allows.</summary>
+    private Span Micros()
+    {
+        var (from, to) = (long.MaxValue / 16, -1L);
+        for (var position = 0; position < _shortfall.Length; position++)
+        {
+            if (2 * _shortfall[position] > _troubleTo)
+                continue;
+            var micro = _request.Clasp.Tighter(position).Micrometres;
+            (from, to) = (Math.Min(from, micro), Math.Max(to, micro));
+        }
+        return new Span(from, to);
     }
 
     private long Shortfall(int position)
@@ -84,142 +164,77 @@ internal sealed class PlanSearch
             + Math.Max(0, reserve.Looser.Micrometres - _request.Clasp.Looser(position).Micrometres);
     }
 
-    private void SetPosition(int position)
+    /// <summary>One way to share the links out, in every position that brings it into the region.</summary>
+    private void Weigh(long half12, long half6, int moved, Span length)
     {
-        var clasp = _request.Clasp;
-        var micro = clasp.Tighter(position).Micrometres;
-        _position = position;
-        _shortfall = Shortfall(position);
-        _baseTwelve = _kinds.FixedTwelve + clasp.Twelve.Micrometres + (clasp.MicroSide == Side.Twelve ? micro : 0);
-        _baseSix = _kinds.FixedSix + clasp.Six.Micrometres + (clasp.MicroSide == Side.Six ? micro : 0);
-    }
-
-    private long TroubleAtLeast() => 2 * _shortfall;
-
-    private void Descend(int kind, long twelve, long six, int moved)
-    {
-        if (kind < 0)
-        {
-            Weigh(twelve, six, moved);
+        if (_request.Odd != OddLink.AsComputed && !_request.Odd.Keeps(_walk.Twelve.Sum() - _cameTwelve, _walk.Six.Sum() - _cameSix))
             return;
+        var clasp = _request.Clasp;
+        var (first, last) = (0L, clasp.Positions - 1L);
+        if (clasp.Positions > 1 && clasp.Step.Micrometres is > 0 and var step)
+        {
+            first = Math.Max(first, length.FirstCount(half12 + half6, step));
+            last = Math.Min(last, length.LastCount(half12 + half6, step));
         }
-        var pitch = _kinds.Pitch[kind];
-        var atHand = _kinds.AtHand[kind];
-        var rest = _restSum[kind];
-        for (var n12 = 0; n12 <= _kinds.MostTwelve[kind]; n12++)
+        for (var position = (int)first; position <= last; position++)
         {
             if (++_looks > MostLooks)
                 throw new PlanTooLargeException();
-            var sum12 = twelve + n12 * pitch;
-            var (from, to) = (0L, (long)Math.Min(atHand - n12, _kinds.MostSix[kind]));
-            if (_hasBest)
-            {
-                var limits = Limits();
-                // Length with none of the rest must not exceed, with all of it must reach.
-                var length = _baseTwelve + _baseSix + sum12 + six;
-                from = Math.Max(from, CeilingOf(limits.Shortest - rest - length, pitch));
-                to = Math.Min(to, FloorOf(limits.Longest - length, pitch));
-                // A12 − A6, with the rest on either side.
-                var centre = _baseTwelve + sum12 - _baseSix - six;
-                from = Math.Max(from, CeilingOf(centre - rest - limits.CentreMost, pitch));
-                to = Math.Min(to, FloorOf(centre + rest - limits.CentreLeast, pitch));
-            }
-            var moved12 = moved + Math.Abs(n12 - _kinds.NowTwelve[kind]);
-            for (var n6 = from; n6 <= to; n6++)
-            {
-                var movedNow = moved12 + Math.Abs((int)n6 - _kinds.NowSix[kind]);
-                if (_hasBest && _best.Misfit == 0 && movedNow > _best.LinksMoved && TroubleAtLeast() >= _best.TwiceTrouble)
-                    continue;
-                _looks++;
-                _twelve[kind] = n12;
-                _six[kind] = (int)n6;
-                Descend(kind - 1, sum12, six + n6 * pitch, movedNow);
-            }
+            var micro = clasp.Tighter(position).Micrometres;
+            var (whole12, whole6) = clasp.MicroSide == Side.Twelve ? (half12 + micro, half6) : (half12, half6 + micro);
+            var rank = Rank(whole12, whole6, position, moved);
+            var isHere = rank.Misfit > _misfitAbove && rank.Misfit <= _misfitTo
+                && (rank.Misfit > 0 || rank.TwiceTrouble > _troubleAbove && rank.TwiceTrouble <= _troubleTo);
+            if (!isHere || (_wanted == 1 ? _candidates.HasBefore(rank, _walk.Twelve, _walk.Six) : Candidates.IsDominated(rank, _keptRanks)))
+                continue;
+            if (_wanted == 1)
+                _candidates.Clear();
+            _candidates.Add(rank, _walk.Twelve, _walk.Six);
         }
     }
 
-    /// <summary>How far length and centre may lie and still rank before the best plan so far.</summary>
-    private (long Shortest, long Longest, long CentreLeast, long CentreMost) Limits()
+    private PlanRank Rank(long whole12, long whole6, int position, int moved)
     {
-        const long noLimit = long.MaxValue / 8;
-        var target = _request.Target;
-        var farthest = target.Window.Micrometres + _best.Misfit;
-        var centre = noLimit;
-        if (_best.Misfit == 0)
-        {
-            // Any plan that ranks before has no misfit either, so its trouble counts.
-            var twiceLeft = _best.TwiceTrouble - 2 * _shortfall;
-            if (twiceLeft < 0)
-                return (1, 0, 1, 0);
-            farthest = Math.Min(farthest, target.Tolerance.Micrometres + twiceLeft / 2);
-            centre = 2 * _request.Centring.Tolerance.Micrometres + twiceLeft;
-        }
-        var wanted = 2 * _request.Centring.Desired.Micrometres;
-        return (target.Length.Micrometres - farthest, target.Length.Micrometres + farthest, wanted - centre, wanted + centre);
-    }
-
-    private void Weigh(long twelve, long six, int moved)
-    {
-        if (_request.Odd != OddLink.AsComputed && !_request.Odd.Keeps(_twelve.Sum() - _cameTwelve, _six.Sum() - _cameSix))
-            return;
-        var length12 = _baseTwelve + twelve;
-        var length6 = _baseSix + six;
-        var length = length12 + length6;
-        var miss = Math.Abs(length - _request.Target.Length.Micrometres);
-        var centreMiss = Math.Abs(length12 - length6 - 2 * _request.Centring.Desired.Micrometres);
+        var (clasp, shortfall) = (_request.Clasp, _shortfall[position]);
+        var length = whole12 + whole6;
+        var miss = Math.Abs(length - _target);
+        var centreMiss = Math.Abs(whole12 - whole6 - 2 * _request.Centring.Desired.Micrometres);
         var wander = Math.Max(0, centreMiss - 2 * _request.Centring.Tolerance.Micrometres);
-        var rank = new PlanRank(
-            Math.Max(0, miss - _request.Target.Window.Micrometres),
-            2 * Math.Max(0, miss - _request.Target.Tolerance.Micrometres) + wander + 2 * _shortfall,
+        return new PlanRank(
+            Math.Max(0, miss - _window),
+            2 * Math.Max(0, miss - _request.Target.Tolerance.Micrometres) + wander + 2 * shortfall,
             moved,
             miss,
             centreMiss,
-            _position != _request.Clasp.Position,
-            Math.Abs(2 * _position - (_request.Clasp.Positions - 1)),
-            _position,
+            position != clasp.Position,
+            Math.Abs(2 * position - (clasp.Positions - 1)),
+            position,
             -length,
-            _shortfall);
-        if (_hasBest)
+            shortfall);
+    }
+
+    private void Keep()
+    {
+        while (_kept.Count < _wanted && _candidates.TakeFirst(_keptRanks) is { } first)
         {
-            var order = rank.CompareTo(_best);
-            if (order > 0 || order == 0 && !SmallerCounts())
-                return;
+            _keptRanks.Add(first.Rank);
+            _kept.Add(ToPlan(first.Rank, first.Twelve, first.Six));
         }
-        foreach (var kept in _kept)
-            if (kept.Rank.Dominates(rank)
-                || _twelve.AsSpan().SequenceEqual(kept.Twelve) && _six.AsSpan().SequenceEqual(kept.Six) && _position == kept.Rank.Position)
-                return;
-        _best = rank;
-        _hasBest = true;
-        _twelve.CopyTo(_bestTwelve, 0);
-        _six.CopyTo(_bestSix, 0);
     }
 
-    private bool SmallerCounts()
+    private Plan ToPlan(in PlanRank rank, ReadOnlySpan<int> counts12, ReadOnlySpan<int> counts6)
     {
-        var twelve = _twelve.AsSpan().SequenceCompareTo(_bestTwelve);
-        return twelve != 0 ? twelve < 0 : _six.AsSpan().SequenceCompareTo(_bestSix) < 0;
-    }
-
-    private Plan ToPlan()
-    {
-        var twelve = new LinkCount[_kinds.Pitch.Length];
-        var six = new LinkCount[_kinds.Pitch.Length];
+        var (twelve, six) = (new LinkCount[counts12.Length], new LinkCount[counts6.Length]);
         var (sum12, sum6) = (_kinds.FixedTwelve, _kinds.FixedSix);
         for (var kind = 0; kind < twelve.Length; kind++)
         {
-            twelve[kind] = new LinkCount(_kinds.Kind[kind].Pitch, _bestTwelve[kind]) { Kind = _kinds.Kind[kind] };
-            six[kind] = new LinkCount(_kinds.Kind[kind].Pitch, _bestSix[kind]) { Kind = _kinds.Kind[kind] };
-            sum12 += _kinds.Pitch[kind] * _bestTwelve[kind];
-            sum6 += _kinds.Pitch[kind] * _bestSix[kind];
+            twelve[kind] = new LinkCount(_kinds.Kind[kind].Pitch, counts12[kind]) { Kind = _kinds.Kind[kind] };
+            six[kind] = new LinkCount(_kinds.Kind[kind].Pitch, counts6[kind]) { Kind = _kinds.Kind[kind] };
+            sum12 += _kinds.Pitch[kind] * counts12[kind];
+            sum6 += _kinds.Pitch[kind] * counts6[kind];
         }
-        return new Plan(twelve, six, _best.Position,
-            PlanFigures.Judge(_request, new(sum12), new(sum6), _best.Position, _best.LinksMoved));
+        return new Plan(twelve, six, rank.Position, PlanFigures.Judge(_request, new(sum12), new(sum6), rank.Position, rank.LinksMoved));
     }
-
-    private static long FloorOf(long value, long step) => value >= 0 ? value / step : -((-value + step - 1) / step);
-
-    private static long CeilingOf(long value, long step) => -FloorOf(-value, step);
 }
 
 /// <summary>More ways to arrange the links than the search goes through; nothing was answered rather than something wrong.</summary>

@@ -21,19 +21,15 @@ public static class Planner
     /// <exception cref="PlanTooLargeException">More arrangements than are searched.</exception>
     public static Plan Recommend(PlanRequest request) =>
         // Every request has at least the plan that leaves no links but the fixed ones.
-        new PlanSearch(request).Next()!;
+        new PlanSearch(request).First(1)[0];
 
     /// <summary>The whole answer.</summary>
     /// <exception cref="PlanTooLargeException">More arrangements than are searched.</exception>
     public static PlanAnswer Answer(PlanRequest request)
     {
-        var search = new PlanSearch(request);
-        var recommended = search.Next()!;
-        var alternatives = new List<Plan>(MostAlternatives);
-        while (alternatives.Count < MostAlternatives && search.Next() is { } next)
-            alternatives.Add(next);
+        var plans = new PlanSearch(request).First(1 + MostAlternatives);
         var reach = Reach.Of(request);
-        return new PlanAnswer(recommended, alternatives, reach, PlanWords.Say(request, recommended, reach));
+        return new PlanAnswer(plans[0], [.. plans.Skip(1)], reach, PlanWords.Say(request, plans[0], reach));
     }
 
     /// <summary>Judges an arrangement chosen by hand by the same measure as the planner's own.</summary>

@@ -1,3 +1,4 @@
+using System.Numerics;
 using IronLoop.Core.Measuring;
 
 namespace IronLoop.Core.Fitting;
@@ -58,10 +59,52 @@ public sealed class Reach
         return new Reach(sorted);
     }
 
-    /// <summary>The reach of a link bracelet: every arrangement and position with no wander.</summary>
+    /// <summary>
+    /// The reach of a link bracelet: every arrangement and position with no wander. Lengths are whole micrometres, so they are
+    /// ticked off along a ruler of micrometres and read from it in order.
+    /// </summary>
     /// <exception cref="PlanTooLargeException">More arrangements than are gathered.</exception>
-    public static Reach Of(PlanRequest request) =>
-        Of(Arrangements(request).Select(a => new ReachedLength(a.Length, a.Position > 0 && a.Position < request.Clasp.Positions - 1)));
+    public static Reach Of(PlanRequest request)
+    {
+        var (clasp, kinds) = (request.Clasp, new LinkKinds(request));
+        var shortest = kinds.FixedTwelve + kinds.FixedSix + clasp.Twelve.Micrometres + clasp.Six.Micrometres;
+        var longest = shortest + clasp.Tighter(clasp.Positions - 1).Micrometres;
+        for (var kind = 0; kind < kinds.Pitch.Length; kind++)
+            longest += kinds.AtHand[kind] * kinds.Pitch[kind];
+        var (made, roomy) = (new ulong[(longest - shortest) / 64 + 1], new ulong[(longest - shortest) / 64 + 1]);
+        var step = clasp.Positions > 1 ? clasp.Step.Micrometres : 0;
+        var wanted = 2 * request.Centring.Desired.Micrometres;
+        var tolerance = 2 * request.Centring.Tolerance.Micrometres;
+        var apart = clasp.Twelve.Micrometres - clasp.Six.Micrometres - wanted;
+        foreach (var (sum12, sum6) in HalfLoops(request, kinds))
+        {
+            // Off the centre wanted by so much, twice over; each position takes a step toward its own side.
+            var off = (clasp.MicroSide == Side.Twelve ? 1 : -1) * (sum12 - sum6 + apart);
+            var (first, last) = (0L, clasp.Positions - 1L);
+            if (step > 0)
+                (first, last) = (Math.Max(first, new Span(-tolerance, tolerance).FirstCount(off, step)), Math.Min(last, new Span(-tolerance, tolerance).LastCount(off, step)));
+            else if (Math.Abs(off) > tolerance)
+                continue;
+            var at = sum12 + sum6 - kinds.FixedTwelve - kinds.FixedSix;
+            for (var position = first; position <= last; position++)
+            {
+                var tick = at + position * step;
+                made[tick >> 6] |= 1ul << (int)(tick & 63);
+                if (position > 0 && position < clasp.Positions - 1)
+                    roomy[tick >> 6] |= 1ul << (int)(tick & 63);
+            }
+        }
+        var lengths = new List<ReachedLength>();
+        for (var word = 0; word < made.Length; word++)
+        {
+            for (var left = made[word]; left != 0; left &= left - 1)
+            {
+                var bit = BitOperations.TrailingZeroCount(left);
+                lengths.Add(new ReachedLength(new Length(shortest + 64L * word + bit), (roomy[word] >> bit & 1) != 0));
+            }
+        }
+        return new Reach([.. lengths]);
+    }
 
     /// <summary>Every length of a link bracelet with no wander, with the position it is made in; some more than once.</summary>
     /// <exception cref="PlanTooLargeException">More arrangements than are gathered.</exception>
@@ -114,44 +157,50 @@ public sealed class Reach
     }
 
     /// <summary>
-    /// Every pair of link sums the two sides can have, each once. Pairs that can no longer be centred, whatever is
+    /// Every pair of link sums the two sides can have, some more than once. Pairs that can no longer be centred, whatever is
     /// still to come, are dropped on the way.
     /// </summary>
-    private static HashSet<(long Twelve, long Six)> HalfLoops(PlanRequest request, LinkKinds kinds)
+    private static IEnumerable<(long Twelve, long Six)> HalfLoops(PlanRequest request, LinkKinds kinds)
     {
         var clasp = request.Clasp;
         var microMost = clasp.Tighter(clasp.Positions - 1).Micrometres;
-        var wanted = 2 * request.Centring.Desired.Micrometres;
+        var apart = clasp.Twelve.Micrometres - clasp.Six.Micrometres - 2 * request.Centring.Desired.Micrometres;
         var tolerance = 2 * request.Centring.Tolerance.Micrometres;
+        // A12 − A6 of the links that some position brings within the tolerance.
+        var centred = clasp.MicroSide == Side.Twelve
+            ? new Span(-tolerance - microMost - apart, tolerance - apart)
+            : new Span(-tolerance - apart, tolerance + microMost - apart);
         var rest = 0L;
         for (var kind = 0; kind < kinds.Pitch.Length; kind++)
             rest += kinds.AtHand[kind] * kinds.Pitch[kind];
 
         var looks = 0L;
-        var pairs = new HashSet<(long Twelve, long Six)> { (kinds.FixedTwelve, kinds.FixedSix) };
-        for (var kind = kinds.Pitch.Length - 1; kind >= 0; kind--)
+        IEnumerable<(long Twelve, long Six)> Longer(IEnumerable<(long Twelve, long Six)> pairs, int kind, long after)
         {
-            rest -= kinds.AtHand[kind] * kinds.Pitch[kind];
-            var longer = new HashSet<(long Twelve, long Six)>();
+            var pitch = kinds.Pitch[kind];
             foreach (var (twelve, six) in pairs)
             {
                 for (var n12 = 0; n12 <= kinds.MostTwelve[kind]; n12++)
                 {
-                    for (var n6 = 0; n6 <= Math.Min(kinds.AtHand[kind] - n12, kinds.MostSix[kind]); n6++)
-                    {
-                        if (++looks > MostLooks)
-                            throw new PlanTooLargeException();
-                        var pair = (Twelve: twelve + n12 * kinds.Pitch[kind], Six: six + n6 * kinds.Pitch[kind]);
-                        var centre = pair.Twelve + clasp.Twelve.Micrometres - pair.Six - clasp.Six.Micrometres - wanted;
-                        var (least, most) = clasp.MicroSide == Side.Twelve ? (centre, centre + microMost) : (centre - microMost, centre);
-                        if (least - rest > tolerance || most + rest < -tolerance)
-                            continue;
-                        longer.Add(pair);
-                    }
+                    var sum12 = twelve + n12 * pitch;
+                    var first = Math.Max(0, Span.CeilingOf(sum12 - six - after - centred.To, pitch));
+                    var last = Math.Min(Math.Min(kinds.AtHand[kind] - n12, kinds.MostSix[kind]), Span.FloorOf(sum12 - six + after - centred.From, pitch));
+                    looks += 1 + Math.Max(0, last - first + 1);
+                    if (looks > MostLooks)
+                        throw new PlanTooLargeException();
+                    for (var n6 = first; n6 <= last; n6++)
+                        yield return (sum12, six + n6 * pitch);
                 }
             }
-            pairs = longer;
         }
-        return pairs;
+
+        IEnumerable<(long Twelve, long Six)> pairs = [(kinds.FixedTwelve, kinds.FixedSix)];
+        for (var kind = kinds.Pitch.Length - 1; kind >= 0; kind--)
+        {
+            rest -= kinds.AtHand[kind] * kinds.Pitch[kind];
+            // Many counts come to the same sums; only the last kind's are told as they come.
+            pairs = kind > 0 ? Longer(pairs, kind, rest).ToHashSet() : Longer(pairs, kind, rest);
+        }
+        return kinds.Pitch.Length > 0 ? pairs : pairs.Where(p => p.Twelve - p.Six >= centred.From && p.Twelve - p.Six <= centred.To);
     }
 }

@@ -53,6 +53,37 @@ public class PlannerTests
             iter: 3_000);
 
     [Fact]
+    public void Going_by_links_moved_one_by_one_answers_the_same() =>
+        Gen.OneOf(RandomRequests.Small, RandomRequests.Tied).Sample(
+            request =>
+            {
+                var (steps, one) = (new PlanSearch(request).First(6), new PlanSearch(request, few: 0).First(6));
+                one.Count.ShouldBe(steps.Count);
+                for (var i = 0; i < one.Count; i++)
+                    (one[i].Position, one[i].Figures, Told(one[i])).ShouldBe((steps[i].Position, steps[i].Figures, Told(steps[i])));
+                Told(new PlanSearch(request, few: 0).First(1)[0]).ShouldBe(Told(steps[0]));
+            },
+            iter: 2_000);
+
+    [Fact]
+    public void The_largest_bracelet_taken_is_planned()
+    {
+        // 30 links a side of four pitches evenly mixed, 40 spares, 400 positions: no request that is taken may be larger.
+        var pitches = new[] { 6.3m, 4.7m, 5.2m, 3.9m };
+        Link[] row = [.. Enumerable.Range(0, 30).Select(i => new Link(Length.FromMillimetres(pitches[i % 4]), true))];
+        foreach (var target in new[] { 90m, 160m, 220m, 300m, 400m })
+        {
+            var plan = Planner.Recommend(new PlanRequest(
+                new Bracelet(row, row), [.. pitches.Select(p => new SpareLinks(Length.FromMillimetres(p), 10))],
+                new BraceletClasp(Length.FromMillimetres(20), Length.FromMillimetres(22), Side.Six, 400, Length.FromMillimetres(0.1m), 100),
+                new FitTarget(Length.FromMillimetres(target), Length.FromMillimetres(2.5m), PlanRequest.HouseTolerance), PlanRequest.HouseCentring, PlanRequest.HouseReserve));
+            plan.Figures.TroubleMillimetres.ShouldBe(0, $"so many links make {target} mm exactly enough");
+        }
+    }
+
+    private static string Told(Plan plan) => string.Join(' ', plan.Twelve.Concat(plan.Six).Select(c => $"{c.Kind}×{c.Count}"));
+
+    [Fact]
     public void A_plan_told_link_by_link_comes_to_the_plans_own_figures() =>
         RandomRequests.Small.Sample(
             request =>
