@@ -309,7 +309,8 @@ internal sealed record LoopSheet(
     {
         if (isPlanned)
             return judged.Misfit == Length.Zero ? "This is the planner's answer." : "This is the nearest there is; it cannot be worn yet.";
-        var against = $" Against the planner's: {PlanWords.Trade(request, planned, judged)}";
+        var trade = PlanWords.Trade(request, planned, judged);
+        var against = $" Against the planner's: {char.ToLowerInvariant(trade[0])}{trade[1..]}";
         if (judged.Misfit > Length.Zero)
             return $"By hand: {judged.Misfit.ToTenths()} outside what can be worn.{against}";
         var worse = new Length((judged.TwiceTrouble - planned.TwiceTrouble).Micrometres / 2);
