@@ -28,7 +28,7 @@ public static class Bands
         solid_end, family, price_cents, in_stock, clasp_name,
         clasp_twelve_um, clasp_six_um, clasp_micro_side, clasp_positions, clasp_step_um, clasp_position,
         buckle_piece_um, tail_um, first_hole_um, hole_pitch_um, holes,
-        end_shape, end_thickness_um, tube_bore_um, nickel_safe, clasp_end_um, under_run_um, mesh_shortest_um, mesh_longest_um, mesh_notches, reach_id
+        end_shape, end_thickness_um, tube_bore_um, nickel_safe, clasp_end_um, under_run_um, mesh_shortest_um, mesh_longest_um, mesh_notches, reach_id, fastener, pin_um
         """;
 
     private static readonly string Updates = string.Join(
@@ -71,7 +71,7 @@ public static class Bands
               $solid, $family, $price, $in_stock, $clasp_name,
               $twelve, $six, $micro_side, $positions, $step, $position,
               $buckle_piece, $tail, $first_hole, $hole_pitch, $holes,
-              $end, $end_thickness, $bore, $nickel_safe, $clasp_end, $under_run, $shortest, $longest, $notches, $reach){onConflict}
+              $end, $end_thickness, $bore, $nickel_safe, $clasp_end, $under_run, $shortest, $longest, $notches, $reach, $fastener, $pin){onConflict}
             """,
             ("$article", stock.Article), ("$name", stock.Name), ("$owner", stock.OwnerClientId),
             ("$kind", band.Facts.Kind), ("$material", band.Facts.Material), ("$finish", stock.Finish), ("$colour", stock.Colour),
@@ -85,7 +85,7 @@ public static class Bands
             ("$holes", strap?.Holes ?? onePiece?.Holes), ("$end", band.Facts.End), ("$end_thickness", band.Facts.EndThickness),
             ("$bore", band.Facts.TubeBore), ("$nickel_safe", band.Facts.NickelSafe), ("$clasp_end", band.ClaspEnd),
             ("$under_run", onePiece?.UnderRun), ("$shortest", mesh?.Shortest), ("$longest", mesh?.Longest), ("$notches", mesh?.Notches),
-            ("$reach", Reaches.Of(work, band)));
+            ("$reach", Reaches.Of(work, band)), ("$fastener", band.Fastener), ("$pin", band.Pin));
         work.BandChanged(id);
         return id;
     }
@@ -98,12 +98,12 @@ public static class Bands
             """
             UPDATE band SET width_um = $width, thickness_um = $thickness, family = $family, clasp_name = $clasp_name, clasp_twelve_um = $twelve,
               clasp_six_um = $six, clasp_micro_side = $micro_side, clasp_positions = $positions, clasp_step_um = $step, clasp_position = $position,
-              reach_id = $reach
+              reach_id = $reach, fastener = $fastener
             WHERE id = $id AND owner_client_id IS NOT NULL
             """,
             ("$id", id), ("$width", band.Facts.Width), ("$thickness", band.Thickness), ("$family", band.Facts.Family), ("$clasp_name", band.ClaspName),
             ("$twelve", clasp?.Twelve), ("$six", clasp?.Six), ("$micro_side", clasp?.MicroSide), ("$positions", clasp?.Positions),
-            ("$step", clasp?.Step), ("$position", clasp?.Position), ("$reach", Reaches.Of(work, band)));
+            ("$step", clasp?.Step), ("$position", clasp?.Position), ("$reach", Reaches.Of(work, band)), ("$fastener", band.Fastener));
         work.BandChanged(id);
         work.Execute("DELETE FROM band_link WHERE band_id = $id", ("$id", id));
         work.Execute("DELETE FROM band_spare WHERE band_id = $id", ("$id", id));
@@ -235,6 +235,8 @@ public static class Bands
                 : null,
             Mesh = kind == BandKind.Mesh ? new MeshBand(row.Length("mesh_shortest_um"), row.Length("mesh_longest_um"), row.Count("mesh_notches")) : null,
             ClaspEnd = row.Maybe("clasp_end_um", Columns.Length),
+            Fastener = row.Maybe("fastener", Columns.Choice<Fastener>),
+            Pin = row.Maybe("pin_um", Columns.Length),
         };
         return new StockBand(
             id, row.Text("article"), row.Text("name"), row.Maybe("owner_client_id", Columns.Number),

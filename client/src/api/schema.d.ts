@@ -1284,7 +1284,7 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** The steps of the agreed plan. */
+    /** The steps of the agreed plan, the tray, how it is worked. */
     get: operations['bench']
     put?: never
     post?: never
@@ -1294,7 +1294,7 @@ export interface paths {
     patch?: never
     trace?: never
   }
-  '/api/jobs/{id}/bench/{key}': {
+  '/api/jobs/{id}/bench/setup': {
     parameters: {
       query?: never
       header?: never
@@ -1302,8 +1302,93 @@ export interface paths {
       cookie?: never
     }
     get?: never
-    /** Ticks the next step, or takes the last tick back. */
+    /** What joins the links, and with which tools it is worked. */
+    put: operations['setUpBench']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/bench/steps/{key}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Does the next step, leaves it out with a reason, or takes the last one back. */
     put: operations['tickStep']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/bench/consent': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** The owner's signature to work that cannot be undone. */
+    put: operations['signConsent']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/bench/tray': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** A part lost, found, thrown away, taken from stock or given back. */
+    post: operations['trayAct']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/bench/tray/stock': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Small parts in stock that could take a lost one's place. */
+    get: operations['trayStock']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/bench/try-on': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** The try-on between the sides: what changes of the rest. */
+    put: operations['benchTryOn']
     post?: never
     delete?: never
     options?: never
@@ -1464,6 +1549,40 @@ export interface components {
     BarStyle: 'plain' | 'flanged' | 'quickRelease' | 'screwed'
     BeginImport: {
       skipBad: boolean
+    }
+    BenchConsentWire: {
+      work: string
+      signedBy: string
+      /** Format: date-time */
+      signedAt: null | string
+      signature: string
+      onPaper: boolean
+      signed: boolean
+    }
+    /** @enum {unknown} */
+    BenchPart:
+      | 'protect'
+      | 'takeApart'
+      | 'firstSide'
+      | 'tryOn'
+      | 'secondSide'
+      | 'clasp'
+      | 'microAdjust'
+      | 'mount'
+      | 'check'
+    BenchSheet: {
+      setup: components['schemas']['SetupWire']
+      hasLinks: boolean
+      asks: boolean
+      fasteners: components['schemas']['FastenerWire'][]
+      /** Format: int32 */
+      round: number
+      earlier: components['schemas']['EarlierWire'][]
+      steps: components['schemas']['StepWire'][]
+      /** Format: double */
+      minutesLeft: number
+      tray: components['schemas']['TrayLineWire'][]
+      consent: null | components['schemas']['BenchConsentWire']
     }
     BraceletSheet: {
       twelve: string
@@ -1759,6 +1878,11 @@ export interface components {
       lowest: components['schemas']['PointWire']
       claspCentre: components['schemas']['PointWire']
     }
+    EarlierWire: {
+      part: components['schemas']['BenchPart']
+      what: string
+      skipped: null | string
+    }
     EaseFromGapAnswer: {
       /** Format: double */
       easeMm: number
@@ -1772,6 +1896,12 @@ export interface components {
       gapMm: number
       /** @description Millimetres, at most three decimals. */
       wedgeWidthMm?: null | number
+    }
+    /** @enum {unknown} */
+    Fastener: 'splitPin' | 'pinWithTube' | 'screw' | 'screwInTube' | 'springBar'
+    FastenerWire: {
+      fastener: components['schemas']['Fastener']
+      knownBy: string
     }
     FigureWire: {
       /** @description Millimetres, at most three decimals. */
@@ -1942,6 +2072,8 @@ export interface components {
     }
     /** @enum {unknown} */
     ImportState: 'waiting' | 'running' | 'done' | 'refused'
+    /** @enum {unknown} */
+    Insertion: 'againstTheArrow' | 'alongTheArrow'
     InspectedWire: {
       kind: components['schemas']['OwnPartKind']
       /** @default false */
@@ -2295,6 +2427,8 @@ export interface components {
        */
       notches: number
     }
+    /** @enum {unknown} */
+    MicroSchool: 'tipByTip' | 'barRightOut'
     NeedAnswer: {
       /** Format: double */
       neededMm: number
@@ -2407,6 +2541,8 @@ export interface components {
       | 'crownLoose'
       | 'preciousMetal'
       | 'vintageAboveLimit'
+      | 'screwStuck'
+      | 'lugBent'
     OwnBraceletFields: {
       twelve?: null | string
       six?: null | string
@@ -2600,6 +2736,14 @@ export interface components {
       ordinal: number
       pinned: boolean
     }
+    PlaceWire: {
+      /** @enum {unknown} */
+      side: 'twelve' | 'six' | null
+      joints: number[]
+      links: number[]
+      atLugs: boolean
+      atClasp: boolean
+    }
     PlacedLinkWire: {
       /** @description Millimetres, at most three decimals. */
       pitchMm: number
@@ -2791,6 +2935,21 @@ export interface components {
       /** Format: double */
       value?: null | number
     }
+    SetupWire: {
+      /** @enum {unknown} */
+      fastener: 'splitPin' | 'pinWithTube' | 'screw' | 'screwInTube' | 'springBar' | null
+      tools: components['schemas']['ToolFamily']
+      insertion: components['schemas']['Insertion']
+      micro: components['schemas']['MicroSchool']
+      /** @default  */
+      pin: string
+      /** @default  */
+      slot: string
+      /** @default  */
+      gap: string
+      /** @default false */
+      noArrow: boolean
+    }
     SheetLinkWire: {
       /** @description Millimetres, at most three decimals. */
       pitchMm: number
@@ -2802,6 +2961,13 @@ export interface components {
     }
     /** @enum {unknown} */
     Side: 'twelve' | 'six'
+    SignWire: {
+      signedBy: string
+      /** @default  */
+      signature: string
+      /** @default false */
+      onPaper: boolean
+    }
     SpareWire: {
       /** @description Millimetres, at most three decimals. */
       pitchMm: number
@@ -2842,13 +3008,34 @@ export interface components {
       done: boolean
       says: string
     }
+    /** @enum {unknown} */
+    StepKind:
+      | 'protect'
+      | 'consent'
+      | 'extra'
+      | 'bars'
+      | 'clasp'
+      | 'openJoint'
+      | 'closeJoint'
+      | 'tryOn'
+      | 'set'
+      | 'check'
     StepWire: {
       key: string
-      part: string
+      part: components['schemas']['BenchPart']
+      kind: components['schemas']['StepKind']
       what: string
+      tool: string
+      direction: null | string
+      fallsOut: null | string
       caution: null | string
+      where: null | components['schemas']['PlaceWire']
+      /** Format: double */
+      minutes: number
       done: boolean
       next: boolean
+      mayBeSkipped: boolean
+      skipped: null | string
     }
     StockEntryWire: {
       /** Format: date-time */
@@ -2989,12 +3176,78 @@ export interface components {
     Temper: 'tight' | 'right' | 'loose'
     TickWire: {
       done: boolean
+      /** @default  */
+      skipped: string
     }
     ToOrderWire: {
       supplier: string
       lines: components['schemas']['OrderLineWire'][]
       /** Format: int64 */
       totalCents: number
+    }
+    /** @enum {unknown} */
+    ToolFamily: 'blockAndHammer' | 'handPusher' | 'screwPress'
+    /** @enum {unknown} */
+    TrayAct: 'lost' | 'found' | 'scrapped' | 'fromStock' | 'toStock'
+    TrayActWire: {
+      part: string
+      /** Format: int32 */
+      count: number
+      act: components['schemas']['TrayAct']
+      /** Format: int64 */
+      partId?: null | number
+      /** @default  */
+      why: string
+    }
+    TrayLineWire: {
+      part: string
+      /** Format: int32 */
+      watch: number
+      /** Format: int32 */
+      tray: number
+      /** Format: int32 */
+      bag: number
+      /** Format: int32 */
+      scrapped: number
+      /** Format: int32 */
+      lost: number
+      /** Format: int32 */
+      fromStock: number
+    }
+    TrayStockWire: {
+      /** Format: int64 */
+      partId: number
+      article: string
+      name: string
+      measured: string
+      /** Format: int32 */
+      free: number
+    }
+    TriedSheet: {
+      says: string
+      same: boolean
+      onlyMicro: boolean
+      firstSideAgain: boolean
+      /** @description Millimetres, at most three decimals. */
+      wantedMm: number
+      /** @description Millimetres, at most three decimals. */
+      lengthMm: number
+      /** Format: double */
+      offCentreMm: number
+      seenSays: null | string
+      bench: components['schemas']['BenchSheet']
+    }
+    TriedWire: {
+      by: components['schemas']['SurplusBy']
+      over: components['schemas']['SurplusOver']
+      amount: string
+      /** @default  */
+      wedge: string
+      /** @default  */
+      seen: string
+      toward?: components['schemas']['Side']
+      /** @default false */
+      take: boolean
     }
     TryOnSheet: {
       by: components['schemas']['SurplusBy']
@@ -6309,11 +6562,64 @@ export interface operations {
           [name: string]: unknown
         }
         content: {
-          'application/json': components['schemas']['StepWire'][]
+          'application/json': components['schemas']['BenchSheet']
         }
       }
       /** @description Not Found */
       404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  setUpBench: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SetupWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['BenchSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
         headers: {
           [name: string]: unknown
         }
@@ -6345,7 +6651,206 @@ export interface operations {
           [name: string]: unknown
         }
         content: {
-          'application/json': components['schemas']['StepWire'][]
+          'application/json': components['schemas']['BenchSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  signConsent: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SignWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['BenchSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  trayAct: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['TrayActWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['BenchSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  trayStock: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['TrayStockWire'][]
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  benchTryOn: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['TriedWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['TriedSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
         }
       }
       /** @description Not Found */

@@ -211,30 +211,6 @@ export function useAddBand() {
   })
 }
 
-export function useBench(jobId: MaybeRefOrGetter<number>) {
-  const queries = useQueryClient()
-  const key = computed(() => ['bench', toValue(jobId)])
-  return {
-    steps: useQuery({
-      queryKey: key,
-      queryFn: () => answered(api.GET('/api/jobs/{id}/bench', { params: { path: { id: toValue(jobId) } } })),
-    }),
-    tick: useMutation({
-      mutationFn: (step: { key: string; done: boolean }) =>
-        answered(
-          api.PUT('/api/jobs/{id}/bench/{key}', {
-            params: { path: { id: toValue(jobId), key: step.key } },
-            body: { done: step.done },
-          }),
-        ),
-      onSuccess: (steps) => {
-        queries.setQueryData(key.value, steps)
-        return queries.invalidateQueries()
-      },
-    }),
-  }
-}
-
 export function useHandOverSheet(jobId: MaybeRefOrGetter<number>) {
   return useQuery({
     queryKey: computed(() => ['handOver', toValue(jobId)]),

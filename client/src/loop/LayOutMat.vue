@@ -1,9 +1,16 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import type { BenchPlace } from '../api/bench'
 import type { LayOut, PlacedLink } from '../api/shop'
 import { onTheMat, type Place } from './rows'
 
-const props = defineProps<{ layOut: LayOut; barToBarMm: number; changeable: boolean }>()
+const props = defineProps<{
+  layOut: LayOut
+  barToBarMm: number
+  changeable: boolean
+  /** Where the bench step is worked. */
+  marked?: BenchPlace | null
+}>()
 const emit = defineEmits<{
   toggle: [place: Place]
   position: [position: number]
@@ -88,6 +95,36 @@ const keepers = computed(() => {
   const edges = props.layOut.strap?.keepersMm ?? []
   return edges.flatMap((from, i) => (i % 2 === 0 ? [{ from, to: edges[i + 1] ?? from }] : []))
 })
+
+/** Where the step is worked: its joints, the lugs, the clasp, each as a place along the mat. */
+const worked = computed(() => {
+  const at = props.marked
+  if (!at) return []
+  const { twelve, six } = props.layOut
+  const m = mat.value
+  const along = (row: readonly PlacedLink[], joint: number) =>
+    row.slice(0, joint).reduce((sum, link) => sum + link.pitchMm, 0)
+  const places = at.joints.map((j) =>
+    at.side === 'twelve' ? m.head.x - along(twelve, j) : m.head.x + m.head.width + along(six, j),
+  )
+  if (at.atLugs) {
+    if (at.side !== 'six') places.push(m.head.x)
+    if (at.side !== 'twelve') places.push(m.head.x + m.head.width)
+  }
+  if (at.atClasp && at.joints.length === 0) {
+    if (props.layOut.clasp)
+      places.push(
+        props.layOut.clasp.microSide === 'twelve'
+          ? m.claspTwelve.x + m.claspTwelve.width / 2
+          : m.claspSix.x + m.claspSix.width / 2,
+      )
+    else if (props.layOut.strap)
+      places.push(m.tail.x + (props.layOut.strap.holesMm[props.layOut.strap.hole] ?? 0))
+  }
+  return places
+})
+const isWorked = (place: Place) =>
+  props.marked?.side === place.side && props.marked.links.includes(place.ordinal)
 
 const viewBox = computed(() => `-2 0 ${mat.value.width + 4} ${top + height + 8}`)
 
@@ -226,7 +263,13 @@ function onKey(event: KeyboardEvent, drawn: Drawn, index: number) {
     </g>
 
     <path
-      v-for="x in joints"
+      v-for="x in worked"
+      :key="`worked-${x}`"
+      class="worked-at"
+      :d="`M${x} ${top - 1.5} l-2.6 -4.6 h5.2 z M${x} ${top - 1} v${height + 2}`"
+    />
+    <path
+      v-for="x in marked ? [] : joints"
       :key="`joint-${x}`"
       class="joint"
       :d="`M${x} ${top + height + 1.2} l-1.9 3.6 h3.8 z`"
@@ -235,7 +278,7 @@ function onKey(event: KeyboardEvent, drawn: Drawn, index: number) {
       v-for="(drawn, i) in mat.links"
       :key="`${drawn.place.side}-${drawn.place.ordinal}`"
       class="link"
-      :class="drawn.link.fate"
+      :class="[drawn.link.fate, { worked: isWorked(drawn.place) }]"
       role="checkbox"
       :aria-checked="drawn.link.fate !== 'leaves'"
       :aria-disabled="!changeable || drawn.link.fate === 'fixed'"
@@ -369,6 +412,15 @@ function onKey(event: KeyboardEvent, drawn: Drawn, index: number) {
 }
 .joint {
   fill: rgb(var(--v-theme-primary));
+}
+.worked .body {
+  stroke: rgb(var(--v-theme-primary));
+  stroke-width: 1.1;
+}
+.worked-at {
+  fill: rgb(var(--v-theme-primary));
+  stroke: rgb(var(--v-theme-primary));
+  stroke-width: 0.7;
 }
 .hatch-ground {
   fill: rgb(var(--v-theme-steel));

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { BenchPlace } from '../api/bench'
 import type { Drawing, Piece, Temper } from '../api/shop'
 import { frameOf, headHeight, pathOf, shortened } from './drawing'
 
@@ -8,6 +9,8 @@ const props = defineProps<{
   temper?: Temper | undefined
   /** Drawn at half the height: the words then need twice the size. */
   small?: boolean
+  /** Where the bench step is worked. */
+  marked?: BenchPlace | null
 }>()
 
 const frame = computed(() => frameOf(props.drawing))
@@ -28,7 +31,12 @@ const lug = (sign: number) => {
   return `M${c} ${y - 3.4}L${l - sign * 1.2} ${y - 1.2}L${l} ${y + 1.6}L${l - sign * 1.6} ${y + 1.8}L${c} ${y + 1.4}`
 }
 
-const pieceClass = (piece: Piece) => [piece.kind, piece.fate ?? '']
+const isWorked = (piece: Piece) =>
+  !!props.marked &&
+  (piece.kind === 'clasp'
+    ? props.marked.atClasp
+    : piece.side === props.marked.side && props.marked.links.includes(piece.ordinal))
+const pieceClass = (piece: Piece) => [piece.kind, piece.fate ?? '', { worked: isWorked(piece) }]
 const linkPath = (piece: Piece) => pathOf(shortened(piece.points, 0.35))
 const toSix = computed(() => props.drawing.claspCentre.x > props.drawing.lowest.x)
 const claspY = computed(() => -props.drawing.claspCentre.y + props.drawing.thicknessMm / 2 + 4.2)
@@ -228,5 +236,8 @@ const wanders = computed(() => Math.abs(props.drawing.claspCentre.x - props.draw
 .centre {
   stroke: rgb(var(--v-theme-primary));
   stroke-width: 0.9;
+}
+.edge.worked {
+  stroke: rgb(var(--v-theme-primary));
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import type { BenchPlace } from '../api/bench'
 import type { GaugedFigure } from '../api/gauge'
 import { useTried, type PullThroughWay } from '../api/match'
 import { useJob, type LooseLink } from '../api/shop'
@@ -47,6 +48,8 @@ const size = useSize(id)
 /** The link the fitter is on, at Size. */
 const at = ref<Place | null>(null)
 const job = computed(() => shop.job.data.value)
+/** Where the bench step is worked. */
+const marked = ref<BenchPlace | null>(null)
 /** A band that is only looked at, at Match. */
 const tried = ref<{ bandId: number; way: PullThroughWay } | null>(null)
 const triedLoop = useTried(id, tried)
@@ -60,6 +63,7 @@ const wide = ref(false)
 watch([id, station], () => {
   tried.value = null
   at.value = null
+  marked.value = null
   wide.value = false
 })
 const says = computed(() => job.value?.stations.find((s) => s.station === station.value)?.says)
@@ -122,6 +126,7 @@ function move(position: number) {
           @toggle="toggle"
           @across="across"
           @pin="pin"
+          @mark="marked = $event"
           @figure="figure = $event"
           @part="part = $event"
           @try="tried = $event"
@@ -140,7 +145,11 @@ function move(position: number) {
           :loop="loop"
         />
         <div v-else-if="loop?.drawing" class="drawing">
-          <LoopDrawing :drawing="loop.drawing" :temper="loop.rulers?.temper" />
+          <LoopDrawing
+            :drawing="loop.drawing"
+            :temper="loop.rulers?.temper"
+            :marked="station === 'bench' ? marked : null"
+          />
         </div>
         <p v-else class="empty quiet">
           The loop is drawn here once lug-to-lug, wrist and wear preference are gauged.
@@ -164,6 +173,7 @@ function move(position: number) {
         :lay-out="loop.layOut"
         :bar-to-bar-mm="loop.drawing.barToBarMm"
         :changeable="changeable"
+        :marked="station === 'bench' ? marked : null"
         @toggle="toggle"
         @position="move"
         @here="at = $event"

@@ -33,6 +33,12 @@ public sealed record Band(
     /// <summary>End pieces that stay with the clasp where a link was freed at its joint; their length counts with the clasp's.</summary>
     public (Length Twelve, Length Six) EndPieces { get; init; }
 
+    /// <summary>What joins its links; null while nobody looked.</summary>
+    public Fastener? Fastener { get; init; }
+
+    /// <summary>Diameter of what joins them; null while nobody measured.</summary>
+    public Length? Pin { get; init; }
+
     /// <summary>Its width where the clasp begins, if it was measured: bands taper.</summary>
     public Length? ClaspEnd { get; init; }
 

@@ -58,7 +58,8 @@ public sealed record OwnBracelet(
             Position: clasp.Position + 1,
             Width: band.Facts.Width,
             Thickness: band.Thickness,
-            SolidEnd: band.Facts.SolidEnd)
+            SolidEnd: band.Facts.SolidEnd,
+            Fastener: band.Fastener)
         : throw new ArgumentException("Only a link bracelet has a bracelet sheet.", nameof(band));
 
     /// <summary>The rows as read with the pitches gauged; a row that cannot be read yet is empty.</summary>
@@ -103,7 +104,10 @@ public sealed record OwnBracelet(
             Rows(figures),
             spares,
             clasp,
-            Strap: null);
+            Strap: null)
+        {
+            Fastener = Fastener,
+        };
     }
 
     /// <summary>What the bench length says against the sheet; null when they agree or either is not known.</summary>

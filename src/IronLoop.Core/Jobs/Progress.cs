@@ -30,7 +30,7 @@ public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, 
         Station.Match => BandChosen,
         Station.Clasp => BandChosen && ClaspKept,
         Station.Size => PlanAgreed,
-        Station.Bench => PlanAgreed && Steps > 0 && StepsDone == Steps,
+        Station.Bench => Closed || PlanAgreed && Steps > 0 && StepsDone == Steps,
         Station.HandOver => Closed,
         _ => throw new ArgumentOutOfRangeException(nameof(station), station, "Not a station."),
     };
@@ -61,6 +61,7 @@ public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, 
             : Missing is { Count: > 0 } gaps ? $"The plan waits for: {string.Join(", ", gaps)}."
             : PlanAgreed ? "The plan is agreed and on the bench." : "Look the plan over, change what you like, and take it to the bench.",
         Station.Bench => !PlanAgreed ? "Agree a plan at Size first."
+            : Steps == 0 ? "Say first what joins the links; the steps follow from it."
             : StepsDone == Steps ? "All steps are done." : $"Step {StepsDone + 1} of {Steps} is next.",
         Station.HandOver => Closed ? "Handed over."
             : Awaited.Count > 0 ? $"Not yet: waiting for {string.Join(", ", Awaited)}."

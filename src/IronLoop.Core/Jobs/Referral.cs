@@ -23,6 +23,12 @@ public enum OutsideCraft
 
     /// <summary>It is older or worth more than the shop answers for.</summary>
     VintageAboveLimit,
+
+    /// <summary>A screw is stuck or its slot is torn.</summary>
+    ScrewStuck,
+
+    /// <summary>A lug is bent.</summary>
+    LugBent,
 }
 
 /// <summary>Refers a job to a watchmaker, with a note that the owner can take along.</summary>
@@ -44,6 +50,8 @@ public static class Referral
         OutsideCraft.LugCracked => "A lug is cracked and could let the watch drop.",
         OutsideCraft.CrownLoose => "The crown is loose, so water can get in.",
         OutsideCraft.PreciousMetal => "Precious metal would have to be worked, which a goldsmith or the maker should do.",
+        OutsideCraft.ScrewStuck => "A screw is stuck or its slot is torn; forced, it would ruin the link.",
+        OutsideCraft.LugBent => "A lug is bent; bent back without the right tools it can crack.",
         OutsideCraft.VintageAboveLimit => "It is older or worth more than we answer for.",
         _ => throw new ArgumentOutOfRangeException(nameof(reason), reason, "Not a reason."),
     };

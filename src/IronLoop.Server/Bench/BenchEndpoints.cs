@@ -1,51 +1,294 @@
 using IronLoop.Core.Bench;
+using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
+using IronLoop.Core.Measuring;
+using IronLoop.Core.Stock;
+using IronLoop.Core.Tray;
 using IronLoop.Server.Contract;
+using IronLoop.Server.Paper;
 using IronLoop.Server.Rack;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Bench;
 
-internal sealed record StepWire(string Key, string Part, string What, string? Caution, bool Done, bool Next);
-
-internal sealed record TickWire(bool Done);
-
-/// <summary>Bench: the agreed plan as steps to tick.</summary>
-internal static class BenchEndpoints
+/// <summary>Bench: the agreed plan as steps, one at a time, with every small part on account.</summary>
+internal static partial class BenchEndpoints
 {
+    // Longer between two steps is no work on this one.
+    private static readonly TimeSpan LongestStep = TimeSpan.FromMinutes(45);
+
     public static void MapBench(this IEndpointRouteBuilder routes)
     {
         var bench = routes.MapGroup("/api/jobs/{id:long}/bench").WithTags("bench");
-        bench.MapGet("", List).WithName("bench").WithSummary("The steps of the agreed plan.").ProducesProblem(StatusCodes.Status404NotFound);
-        bench.MapPut("/{key}", Tick).WithName("tickStep").WithSummary("Ticks the next step, or takes the last tick back.")
-            .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        bench.MapGet("", Look).WithName("bench").WithSummary("The steps of the agreed plan, the tray, how it is worked.").ProducesProblem(StatusCodes.Status404NotFound);
+        bench.MapPut("/setup", SetUp).WithName("setUpBench").WithSummary("What joins the links, and with which tools it is worked.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        bench.MapPut("/steps/{key}", Tick).WithName("tickStep").WithSummary("Does the next step, leaves it out with a reason, or takes the last one back.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        bench.MapPut("/consent", Sign).WithName("signConsent").WithSummary("The owner's signature to work that cannot be undone.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        bench.MapPost("/tray", Part).WithName("trayAct").WithSummary("A part lost, found, thrown away, taken from stock or given back.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        bench.MapGet("/tray/stock", Stock).WithName("trayStock").WithSummary("Small parts in stock that could take a lost one's place.")
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        bench.MapGet("/referral.pdf", Referral).ExcludeFromDescription();
+        bench.MapPut("/try-on", TryOn).WithName("benchTryOn").WithSummary("The try-on between the sides: what changes of the rest.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
     }
 
-    private static List<StepWire> List(long id, ShopFile shop)
+    /// <summary>The consents that a job's lasting work needs.</summary>
+    internal static IEnumerable<ConsentTopic> TopicsOf(JobFile file)
+    {
+        if (file.Facts() is not { } facts)
+            yield break;
+        if (facts.Work.Any(w => !w.Reversible))
+            yield return ConsentTopic.Band;
+        if (facts.ClaspWork.Any(w => !w.Reversible))
+            yield return ConsentTopic.Clasp;
+    }
+
+    private static BenchSheet Look(long id, ShopFile shop)
     {
         using var work = shop.Look();
-        return Steps(JobFile.Read(work, id));
+        return BenchSheet.Of(work, JobFile.Read(work, id));
     }
 
-    private static List<StepWire> Tick(long id, string key, TickWire tick, ShopFile shop, TimeProvider clock)
+    private static BenchSheet SetUp(long id, SetupWire typed, ShopFile shop)
     {
+        var setup = typed.Read();
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustNotBeReferred();
+        file.MustBeOpen();
+        // Once the first joint may be open, what joins the links is what it is.
+        if (file.Ticks.Count > 0 && setup.Fastener != file.Setup.Fastener)
+            throw RefusedException.Conflict("Bench work has begun; what joins the links can no longer be another thing. Take the steps back first.");
+        BenchSetups.Set(work, id, setup);
+        return Kept(work, id);
+    }
+
+    private static BenchSheet Tick(long id, string key, TickWire tick, ShopFile shop, TimeProvider clock)
+    {
+        var refusals = new Refusals();
+        var skipped = refusals.Text("$.skipped", tick.Skipped, 300, required: false);
+        refusals.ThrowIfAny();
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
         file.MustBeOpen();
         file.MustNotBeReferred();
         if (BenchSteps.WhyNot(file.Steps, file.Ticks, key, tick.Done) is { } why)
             throw RefusedException.Conflict(why);
-        BenchTicks.Set(work, id, key, tick.Done, clock.GetUtcNow());
+        var step = file.Steps.Single(s => s.Key == key);
+        if (skipped.Length > 0 && !step.MayBeSkipped)
+            throw RefusedException.Conflict("This step cannot be left out: the plan would not be true. Take the plan back to Size instead, or stop and refer.");
+        if (tick.Done && step.Kind == StepKind.Consent && BenchSheet.ConsentOf(work, file) is { Signed: false })
+            throw RefusedException.Conflict("The owner has not signed yet: have it signed here, or on the printed sheet.");
+        var now = clock.GetUtcNow();
+        var moves = skipped.Length > 0 ? [] : tick.Done ? step.Moves : [.. step.Moves.Select(m => m.Back).Reverse()];
+        Move(work, file, moves, key, tick.Done ? "" : "taken back", now);
+        if (tick.Done)
+            BenchTicks.Set(work, id, file.Bench.Round?.Round ?? 1, step, skipped.Length > 0 ? skipped : null, now, Seconds(file, now));
+        else
+            BenchTicks.Drop(work, id, key);
         file = JobFile.Read(work, id);
         if (tick.Done && file.Progress.Done(Station.Bench))
-            Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Bench, $"Bench work done, {file.Steps.Count} steps.");
-        work.Keep();
-        return Steps(file);
+        {
+            var notes = file.Bench.Done.Where(d => d.Skipped is not null).Select(d => $"{d.What} Left out: {d.Skipped}.").ToList();
+            Log.Write(work, id, now, file.Job.TakenInBy, Station.Bench, $"Bench work done, {file.Progress.Steps} steps. {string.Join(' ', notes)}".TrimEnd());
+        }
+        return Kept(work, id);
     }
 
-    private static List<StepWire> Steps(JobFile file)
+    private static BenchSheet Sign(long id, SignWire signed, ShopFile shop, TimeProvider clock)
     {
-        var next = file.Steps.FirstOrDefault(s => !file.Ticks.Contains(s.Key));
-        return [.. file.Steps.Select(s => new StepWire(s.Key, s.Part, s.What, s.Caution, file.Ticks.Contains(s.Key), s == next))];
+        var refusals = new Refusals();
+        var by = refusals.Text("$.signedBy", signed.SignedBy, 80, required: true);
+        if (signed.Signature.Length > 20_000 || !Signature().IsMatch(signed.Signature))
+            refusals.Add("$.signature", "A signature is drawn in moves and lines, at most 20 000 signs.");
+        else if (signed.Signature.Length == 0 && !signed.OnPaper)
+            refusals.Add("$.signature", "Let the owner sign here, or say that the printed sheet is signed.");
+        refusals.ThrowIfAny("This is no consent yet.");
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustBeOpen();
+        if (file.Facts() is not { Lasting: { Length: > 0 } lasting } || file.Job.BandId is not { } band)
+            throw RefusedException.Conflict("Nothing on this job asks for a consent.");
+        var now = clock.GetUtcNow();
+        foreach (var topic in TopicsOf(file))
+        {
+            var words = Consents.Of(work, id, topic)?.Work ?? lasting;
+            Consents.Set(work, id, new Consent(band, words, by, now) { Signature = signed.Signature, OnPaper = signed.OnPaper }, topic);
+        }
+        Log.Write(work, id, now, file.Job.TakenInBy, Station.Bench, $"Signed {(signed.OnPaper ? "on paper" : "on the screen")} by {by}: {lasting}.");
+        return Kept(work, id);
     }
+
+    private static BenchSheet Part(long id, TrayActWire act, ShopFile shop, TimeProvider clock)
+    {
+        var refusals = new Refusals();
+        refusals.Check("$.count", new AllowedNumber(1, 200), act.Count);
+        var part = refusals.Text("$.part", act.Part, 80, required: true);
+        var why = refusals.Text("$.why", act.Why, 300, required: false);
+        refusals.ThrowIfAny();
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustBeOpen();
+        if (!file.Tray.Parts.Contains(part))
+            refusals.Add("$.part", $"The tray knows no {part}; it has {string.Join(", ", file.Tray.Parts)}.");
+        refusals.ThrowIfAny("The tray is left as it was.");
+        var (from, to) = act.Act switch
+        {
+            TrayAct.Lost => (TrayPlace.Tray, TrayPlace.Lost),
+            TrayAct.Found => (TrayPlace.Lost, TrayPlace.Tray),
+            TrayAct.Scrapped => (TrayPlace.Tray, TrayPlace.Scrapped),
+            TrayAct.FromStock => (TrayPlace.Stock, TrayPlace.Tray),
+            TrayAct.ToStock => (TrayPlace.Tray, TrayPlace.Stock),
+            _ => throw new ArgumentOutOfRangeException(nameof(act), act.Act, "Not an act."),
+        };
+        if (act.Act == TrayAct.ToStock && -file.Tray[part, TrayPlace.Stock] < act.Count)
+            throw RefusedException.Conflict($"{part}: {Math.Max(0, -file.Tray[part, TrayPlace.Stock])} came from stock, so no more can go back there.");
+        if (act.PartId is { } stocked && act.Act is TrayAct.FromStock or TrayAct.ToStock)
+            why = $"{Book(work, file, stocked, act.Act == TrayAct.FromStock ? act.Count : -act.Count)}{(why.Length > 0 ? $"; {why}" : "")}";
+        var now = clock.GetUtcNow();
+        var move = new TrayMove(part, act.Count, from, to);
+        Move(work, file, [move], null, why, now);
+        Log.Write(work, id, now, file.Job.TakenInBy, Station.Bench, $"Tray: {move.Says}{(why.Length > 0 ? $" ({why})" : "")}.");
+        return Kept(work, id);
+    }
+
+    /// <summary>Takes parts of the shop's for the job, or gives them back; they are booked out when it is handed over.</summary>
+    private static string Book(ShopWork work, JobFile file, long partId, int change)
+    {
+        var part = Parts.Find(work, partId) ?? throw RefusedException.NotFound($"There is no part {partId}.");
+        var use = $"tray {part.Part.Article}";
+        var count = change + file.Taken.Where(t => t.Use == use && t.BookedAt is null).Sum(t => t.Count);
+        if (count < 0)
+            throw RefusedException.Conflict($"This job has no {-change} of {part.Part.Article} to give back.");
+        if (count == 0)
+            PartsTaken.Leave(work, file.Job.Id, use);
+        else if (!PartsTaken.Take(work, file.Job.Id, use, partId, count))
+            throw RefusedException.Conflict($"{part.Part.Name}, {part.Part.Article}: {part.Count.Free} free, {change} wanted.");
+        return part.Part.Article;
+    }
+
+    private static List<TrayStockWire> Stock(long id, ShopFile shop)
+    {
+        using var work = shop.Look();
+        _ = JobFile.Read(work, id);
+        return
+        [
+            .. ((PartKind[])[PartKind.Pin, PartKind.Bar, PartKind.Link]).SelectMany(kind => Parts.All(work, kind)).Where(p => p.Count.Free > 0)
+                .Select(p => new TrayStockWire(p.Id, p.Part.Article, p.Part.Name, p.Part.Measured, p.Count.Free)),
+        ];
+    }
+
+    private static IResult Referral(long id, string? paper, ShopFile shop)
+    {
+        var refusals = new Refusals();
+        var size = refusals.Choice<PaperSize>("$.paper", paper) ?? PaperSize.A4;
+        refusals.ThrowIfAny();
+        using var work = shop.Look();
+        var file = JobFile.Read(work, id);
+        return file.Job.ReferredAt is null
+            ? throw RefusedException.Conflict("This job is not referred to anybody.")
+            : Results.File(ReferralNote.Draw(file, size), "application/pdf", $"referral-{id}.pdf");
+    }
+
+    private static TriedSheet TryOn(long id, TriedWire tried, ShopFile shop, TimeProvider clock)
+    {
+        var refusals = new Refusals();
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustBeOpen();
+        file.MustNotBeReferred();
+        var next = file.Steps.FirstOrDefault(s => !file.Ticks.Contains(s.Key));
+        if (file.Facts() is not { Band.Links: { } links } facts || next is not { Kind: StepKind.TryOn } || file.Plan is not { } plan)
+            throw RefusedException.Conflict("The try-on between the sides is not the next step.");
+        var first = facts.FirstSide ?? BenchSteps.FirstSide(facts.Plan);
+        var now = NowOn(facts, first);
+        var usual = links.Twelve.Concat(links.Six).GroupBy(l => l.Pitch).OrderByDescending(g => g.Count()).ThenBy(g => g.Key).First().Key;
+        var clasp = (file.OwnClaspBand?.Clasp ?? facts.Band.Clasp)!;
+        var loop = now.Sum(Side.Twelve) + now.Sum(Side.Six) + clasp.Twelve + clasp.Six + clasp.Tighter(now.Position);
+        var judged = new Gauge.TryOnWire(tried.By, tried.Over, tried.Amount, Wedge: tried.Wedge).Into(new TryOn(), refusals) with
+        {
+            Loop = loop,
+            Pitch = usual,
+            Thickness = facts.Band.Thickness,
+        };
+        var seen = refusals.Typed("$.seen", tried.Seen, AllowedLength.Mm(0, 30));
+        if (judged.Amount is null)
+            refusals.Add("$.amount", "Enter the surplus that was felt.");
+        refusals.ThrowIfAny("The try-on is not taken.");
+        var figures = file.Figures with { TryOn = judged };
+        if (figures.Target(facts.Band.PivotHeight) is not { } target)
+            throw RefusedException.Conflict("With this surplus no length can be worked out; judge it again.");
+        var rest = TriedOn.Of(facts.Band, now, facts.Plan, first, target, file.Figures.Habits);
+        var comes = Planner.Judge(Sizing.Request(facts.Band, target, file.Figures.Habits), rest.Plan);
+        var sits = (now.Sum(Side.Twelve) + clasp.Twelve + (clasp.MicroSide == Side.Twelve ? clasp.Tighter(now.Position) : Length.Zero)
+            - now.Sum(Side.Six) - clasp.Six - (clasp.MicroSide == Side.Six ? clasp.Tighter(now.Position) : Length.Zero)).Millimetres / 2;
+        var seenSays = seen is { } far ? SeenSays(tried.Toward == Side.Six ? far.Millimetres : -far.Millimetres, sits) : null;
+        if (tried.Take)
+            Take(work, file, facts, rest, now, first, judged, next, seenSays, clock.GetUtcNow());
+        var sheet = new TriedSheet(
+            rest.Says, rest.Same, rest.OnlyMicro, rest.FirstSideAgain, target.Length, comes.Length, comes.OffCentreMillimetres, seenSays,
+            BenchSheet.Of(work, tried.Take ? JobFile.Read(work, id) : file));
+        if (tried.Take)
+            work.Keep();
+        return sheet;
+    }
+
+    /// <summary>The links as they lie between the sides: the first done, the second as it was; the micro-adjust not moved yet.</summary>
+    private static Arrangement NowOn(BenchFacts facts, Side first)
+    {
+        var before = facts.Before ?? Arrangement.AsItIs(facts.Band.Links!, facts.Band.Clasp!);
+        var position = facts.Before?.Position ?? facts.Band.Clasp!.Position;
+        return first == Side.Twelve ? new Arrangement(facts.Plan.Twelve, before.Six, position) : new Arrangement(before.Twelve, facts.Plan.Six, position);
+    }
+
+    private static void Take(
+        ShopWork work, JobFile file, BenchFacts facts, TriedOn rest, Arrangement now, Side first, TryOn judged, BenchStep step, string? seenSays, DateTimeOffset at)
+    {
+        var id = file.Job.Id;
+        Gaugings.TryOn(work, id, judged);
+        Plans.Set(work, id, new StoredPlan(rest.Plan, rest.Target.Length, file.Plan!.AgreedAt));
+        BenchTicks.Set(work, id, facts.Round, step with { What = $"{step.What} {rest.Says}" }, null, at, Seconds(file, at));
+        if (!rest.Same)
+            BenchRounds.Begin(work, id, new BenchRound(facts.Round + 1, first, now));
+        Log.Write(work, id, at, file.Job.TakenInBy, Station.Bench, $"Tried on between the sides. {rest.Says} {seenSays}".TrimEnd());
+    }
+
+    private static string SeenSays(decimal seen, decimal computed)
+    {
+        static string At(decimal mm) => Math.Abs(mm) < 0.05m ? "in the middle"
+            : string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{Math.Abs(mm):0.0} mm toward the {(mm > 0 ? "6" : "12")} side");
+        return Math.Abs(seen - computed) <= 3
+            ? $"The clasp was seen {At(seen)}; by its links it sits {At(computed)}: they agree."
+            : $"The clasp was seen {At(seen)}, by its links it sits {At(computed)}: look whether the clasp's two lengths are right.";
+    }
+
+    /// <summary>Writes moves to the tray's account; refused where a part is not where it is taken from.</summary>
+    private static void Move(ShopWork work, JobFile file, IReadOnlyList<TrayMove> moves, string? step, string why, DateTimeOffset at)
+    {
+        if (file.Tray.WhyNot(moves) is { } refused)
+            throw RefusedException.Conflict(refused);
+        foreach (var move in moves)
+            Trays.Write(work, file.Job.Id, new TrayEntry(at, file.Job.TakenInBy, step, move, why));
+    }
+
+    /// <summary>How long the step took: since the one before, when that is not too long ago to be work on it.</summary>
+    private static int? Seconds(JobFile file, DateTimeOffset now)
+    {
+        var since = file.Bench.Done.Count > 0 ? file.Bench.Done.Max(d => d.DoneAt) : file.Plan?.AgreedAt;
+        return since is { } from && now > from && now - from < LongestStep ? (int)(now - from).TotalSeconds : null;
+    }
+
+    private static BenchSheet Kept(ShopWork work, long id)
+    {
+        var sheet = BenchSheet.Of(work, JobFile.Read(work, id));
+        work.Keep();
+        return sheet;
+    }
+
+    [System.Text.RegularExpressions.GeneratedRegex("^[ML0-9., ]*$", System.Text.RegularExpressions.RegexOptions.None, 200)]
+    private static partial System.Text.RegularExpressions.Regex Signature();
 }

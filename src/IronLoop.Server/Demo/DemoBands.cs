@@ -91,7 +91,21 @@ internal static class DemoBands
                 Finish = finish,
                 Colour = "steel",
             },
-            Mm(thickness), claspName, new Bracelet(twelve, six), [], clasp, null));
+            Mm(thickness), claspName, new Bracelet(twelve, six), [], clasp, null)
+            {
+                Fastener = Joins(article).Fastener,
+                Pin = Joins(article).Pin,
+            });
+
+    /// <summary>What joins the links: one bracelet for each fastener.</summary>
+    private static (Fastener Fastener, Length? Pin) Joins(string article) => article switch
+    {
+        "SK-2012" => (Fastener.Screw, null),
+        "SK-2014" => (Fastener.ScrewInTube, null),
+        "SK-1821" or "OWN-ORREL" => (Fastener.PinWithTube, Mm(0.9m)),
+        "OWN-LINNET" => (Fastener.SpringBar, null),
+        _ => (Fastener.SplitPin, Mm(1.0m)),
+    };
 
     private static StockBand Strap(
         string article, string name, decimal width, BandMaterial material, string colour, BandAttachment attaches, decimal thickness,

@@ -1,3 +1,4 @@
+using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
@@ -52,7 +53,7 @@ internal static class DemoShop
         var halfway = day.TakeIn("Bettan Oakes", "upper mill", "Pellmarsh regatta", Request.TakeLinksOut, "For my birthday on Sunday.", 4, 1, "TB");
         day.Gauge(halfway, Figures("22", Attachment.SpringBarDrilled, "49.5", "168", WearPreference.Regular, "45.5", "3.6"));
         day.ToTheBench(halfway, "SK-2231");
-        day.Tick(halfway, 5);
+        day.TickToTheTryOn(halfway);
 
         // Waiting for the fitter to look the plan over.
         var size = day.TakeIn("Sunniva Marl", "lighthouse row 2", "Ostwick moon dial", Request.ChangeStrap, "The old bracelet left a gap under the wrist.", 3, 2, "MK");
@@ -181,19 +182,27 @@ internal static class DemoShop
             Plans.Set(work, job, new StoredPlan(file.Arrangement()!, file.Target!.Value.Length, clock.GetUtcNow()));
         }
 
-        public void TickAll(long job) => Tick(job, int.MaxValue);
+        public void TickAll(long job) => Tick(job, _ => true);
 
-        public void Tick(long job, int steps)
+        public void TickToTheTryOn(long job) => Tick(job, step => step.Kind != StepKind.TryOn);
+
+        private void Tick(long job, Func<BenchStep, bool> goesOn)
         {
-            foreach (var step in JobFile.Read(work, job).Steps.Take(steps))
-                BenchTicks.Set(work, job, step.Key, true, clock.GetUtcNow());
+            foreach (var step in JobFile.Read(work, job).Steps.TakeWhile(goesOn))
+            {
+                foreach (var move in step.Moves)
+                    Trays.Write(work, job, new TrayEntry(clock.GetUtcNow(), JobFile.Read(work, job).Job.TakenInBy, step.Key, move, ""));
+                BenchTicks.Set(work, job, 1, step, null, clock.GetUtcNow(), null);
+            }
         }
 
         public void HandOver(long job, int daysAgo)
         {
             var file = JobFile.Read(work, job);
             var at = clock.GetUtcNow().AddDays(-daysAgo);
-            var bag = file.Band is { Links: not null } band ? Bag.Of(file.Plan!.Arrangement, band.Spares) : [];
+            var bag = file.Tray.In(TrayPlace.Tray);
+            foreach (var line in bag)
+                Trays.Write(work, job, new TrayEntry(at, file.Job.TakenInBy, null, new TrayMove(line.What, line.Count, TrayPlace.Tray, TrayPlace.Bag), ""));
             Bags.Fill(work, job, bag);
             var held = bag.Count == 0 ? "Nothing for the bag." : $"In the bag: {string.Join(", ", bag.Select(l => $"{l.Count} {l.What}"))}.";
             Log.Write(work, job, at, file.Job.TakenInBy, Station.HandOver,

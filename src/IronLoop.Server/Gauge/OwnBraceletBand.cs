@@ -38,7 +38,7 @@ internal static class OwnBraceletBand
     }
 
     private static bool Same(Band a, Band b) =>
-        Words(a) == Words(b) && a.Clasp == b.Clasp && a.Thickness == b.Thickness && a.Facts == b.Facts && a.ClaspName == b.ClaspName
+        Words(a) == Words(b) && a.Clasp == b.Clasp && a.Thickness == b.Thickness && a.Facts == b.Facts && a.ClaspName == b.ClaspName && a.Fastener == b.Fastener
         && a.Spares.SequenceEqual(b.Spares);
 
     private static string Words(Band band) =>

@@ -75,6 +75,8 @@ internal static class HandOverEndpoints
         if (file.Stock is { OwnerClientId: null } stock && !Bands.BookOut(work, stock.Id))
             throw RefusedException.Conflict($"{stock.Name} is no longer in stock; correct the stock first.");
         PartsTaken.BookOut(work, id, now, by);
+        foreach (var line in file.Tray.In(TrayPlace.Tray))
+            Trays.Write(work, id, new TrayEntry(now, by, null, new TrayMove(line.What, line.Count, TrayPlace.Tray, TrayPlace.Bag), ""));
         Bags.Fill(work, id, expected);
         var bag = expected.Count == 0 ? "Nothing for the bag." : $"In the bag: {string.Join(", ", expected.Select(l => $"{l.Count} {l.What}"))}.";
         Log.Write(work, id, now, by, Station.HandOver,
@@ -85,13 +87,11 @@ internal static class HandOverEndpoints
         return job;
     }
 
-    /// <summary>What the bag must hold: links and fasteners that came out, and own parts that were replaced.</summary>
+    /// <summary>What the bag must hold: everything of the owner's that lies in the tray, and own parts that were replaced.</summary>
     private static List<BagLine> Expected(ShopWork work, JobFile file) =>
     [
-        .. file.Plan is { } plan && file.Band is { Links: not null } band ? Bag.Of(plan.Arrangement, band.Spares) : [],
-        .. OwnPart.Replaced(OwnParts.Of(work, file.Job.Id)),
-        .. file is { OtherClasp: not null, OwnClaspBand: { } own, Stock.OwnerClientId: not null } && OwnParts.Of(work, file.Job.Id).All(p => p.Kind != OwnPartKind.Clasp || p.IsReused)
-            ? (BagLine[])[new BagLine($"old clasp: {own.ClaspName}", 1)]
-            : [],
+        .. file.Tray.In(TrayPlace.Tray),
+        // An old clasp that was replaced lies in the tray already.
+        .. OwnPart.Replaced(OwnParts.Of(work, file.Job.Id).Where(p => p.Kind != OwnPartKind.Clasp || file.Band?.Links is null || file.OtherClasp is null)),
     ];
 }

@@ -3,6 +3,7 @@ using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
+using IronLoop.Core.Tray;
 using IronLoop.Server.Contract;
 using IronLoop.Storage;
 
@@ -12,9 +13,10 @@ namespace IronLoop.Server.Rack;
 internal sealed class JobFile
 {
     private readonly Lazy<IReadOnlyList<BenchStep>> _steps;
+    private readonly Lazy<TrayLedger> _tray;
 
     private JobFile(
-        Job job, Figures figures, StockBand? stock, StoredPlan? plan, IReadOnlySet<string> ticks, House house, PullThroughWay way, JobClasp clasp,
+        Job job, Figures figures, StockBand? stock, StoredPlan? plan, BenchFile bench, House house, PullThroughWay way, JobClasp clasp,
         IReadOnlyList<PartTaken> taken, LinkMarks marks)
     {
         (Unmarked, Marks, Clasp, Taken) = (stock?.Band, marks, clasp, taken);
@@ -27,9 +29,12 @@ internal sealed class JobFile
         if (stock is not null && LinksTaken.ToList() is { Count: > 0 } links)
             stock = stock with { Band = stock.Band with { Spares = [.. stock.Band.Spares, .. links.Select(l => new SpareLinks(l.Part.Part.Link!.Pitch, l.Count))] } };
         // The layers of a band pulled through lie under the head: everything that is computed here knows it raised.
-        (Job, Figures, Stock, Plan, Ticks, House, Way) =
-            (job, figures with { Raise = stock?.Band.Raise(way) ?? Length.Zero }, stock, plan, ticks, house, way);
-        _steps = new Lazy<IReadOnlyList<BenchStep>>(MakeSteps);
+        (Job, Figures, Stock, Plan, Bench, House, Way) =
+            (job, figures with { Raise = stock?.Band.Raise(way) ?? Length.Zero }, stock, plan, bench, house, way);
+        Ticks = bench.Done.Select(d => d.Key).ToHashSet();
+        Setup = bench.Setup ?? new BenchSetup(stock?.Band.Fastener, Pin: stock?.Band.Pin);
+        _steps = new Lazy<IReadOnlyList<BenchStep>>(() => Facts() is { } facts ? BenchSteps.Of(facts) : []);
+        _tray = new Lazy<TrayLedger>(() => TrayLedger.Open(Facts() is { } facts ? BenchSteps.Opening(facts) : []).With(bench.Tray.Select(t => t.Move)));
     }
 
     public Job Job { get; }
@@ -89,10 +94,23 @@ internal sealed class JobFile
 
     public StoredPlan? Plan { get; }
 
+    /// <summary>What was done at the bench so far.</summary>
+    public BenchFile Bench { get; }
+
+    /// <summary>How it is worked at the bench.</summary>
+    public BenchSetup Setup { get; }
+
+    /// <summary>The keys of the steps done.</summary>
     public IReadOnlySet<string> Ticks { get; }
 
-    /// <summary>The bench steps of the agreed plan; none before one is agreed.</summary>
+    /// <summary>The bench steps of this round; none before a plan is agreed, or while it is not known what joins the links.</summary>
     public IReadOnlyList<BenchStep> Steps => _steps.Value;
+
+    /// <summary>What was done in earlier rounds, before a try-on changed the plan.</summary>
+    public IReadOnlyList<BenchTick> Earlier => [.. Bench.Done.Where(d => d.Round < (Bench.Round?.Round ?? 1))];
+
+    /// <summary>The account of every small part.</summary>
+    public TrayLedger Tray => _tray.Value;
 
     /// <summary>The length wanted with the band chosen, or with a usual bracelet while none is.</summary>
     public FitTarget? Target => Figures.Target(PivotHeight);
@@ -106,8 +124,8 @@ internal sealed class JobFile
         Stock is not null,
         Job.ClaspKeptAt is not null,
         Plan?.AgreedAt is not null,
-        Steps.Count(s => Ticks.Contains(s.Key)),
-        Steps.Count,
+        Steps.Count == 0 ? 0 : Earlier.Count + Steps.Count(s => Ticks.Contains(s.Key)),
+        Steps.Count == 0 ? 0 : Earlier.Count + Steps.Count,
         Job.ClosedAt is not null,
         Job.ReferredAt is not null,
         Job.Request)
@@ -128,7 +146,7 @@ internal sealed class JobFile
             Gaugings.Of(work, id),
             job.BandId is { } band ? Bands.Find(work, band) : null,
             Plans.Find(work, id),
-            BenchTicks.Of(work, id),
+            BenchFile.Read(work, id),
             HouseOf(work),
             job.Way,
             JobClasps.Of(work, id),
@@ -144,7 +162,7 @@ internal sealed class JobFile
     }
 
     /// <summary>The job as it would be with a band, before any commitment.</summary>
-    public JobFile Trying(StockBand stock, PullThroughWay way) => new(Job, Figures, stock, null, Ticks, House, way, new JobClasp(), [], LinkMarks.None);
+    public JobFile Trying(StockBand stock, PullThroughWay way) => new(Job, Figures, stock, null, Bench, House, way, new JobClasp(), [], LinkMarks.None);
 
     /// <summary>The arrangement the job stands in: as stored, else as the planner recommends; null while figures are missing.</summary>
     public Arrangement? Arrangement() => Plan?.Arrangement ?? Planned();
@@ -202,21 +220,34 @@ internal sealed class JobFile
         return Core.Jobs.ClaspWork.Keep(end, Figures[GaugedFigure.ClaspBar], Clasp.SwapEnds);
     }
 
-    private IReadOnlyList<BenchStep> MakeSteps()
+    /// <summary>Everything the bench steps follow from; null before a plan is agreed.</summary>
+    public BenchFacts? Facts()
     {
         if (Plan is not { AgreedAt: not null } plan || Stock is not { } stock || Figures.Attachment is not { } attachment)
-            return [];
-        var work = MatchBand.Judge(Figures, stock.Band, Way, House).Rules.SelectMany(r => r.Work).Concat(ClaspWork()).ToList();
-        if (stock.Band.Clasp is { } clasp)
-            return BenchSteps.Of(attachment, clasp, plan.Arrangement, stock.OwnerClientId is null, work);
-        if (Holed is not { } holed)
-            return [];
-        var fit = holed.In(plan.Arrangement.Position, new FitTarget(plan.Target, Length.Zero, Length.Zero));
-        return stock.Band switch
+            return null;
+        var fit = Holed?.In(plan.Arrangement.Position, new FitTarget(plan.Target, Length.Zero, Length.Zero));
+        if (stock.Band.Links is null && fit is null)
+            return null;
+        return new BenchFacts(attachment, stock.Band, plan.Arrangement, Setup)
         {
-            { OnePiece: not null } => BenchSteps.Of(Way, Figures.Watch.HasSpringBars, fit, holed.Holes, work),
-            { Mesh: { } mesh } => BenchSteps.Of(attachment, fit, mesh, work),
-            _ => BenchSteps.Of(attachment, fit, holed.Holes, work),
+            Before = Bench.Round?.Before,
+            Round = Bench.Round?.Round ?? 1,
+            FirstSide = Bench.Round?.FirstSide,
+            GoesOn = stock.OwnerClientId is null,
+            Holed = Holed,
+            Fit = fit,
+            Way = Way,
+            FromStock = [.. LinksTaken.Select(t => (new LinkKind(t.Part.Part.Link!.Pitch), t.Count, t.Part.Part.Article))],
+            OtherClasp = OtherClasp is { } other && OwnClaspBand is { } own ? (own.ClaspName, other.Part.Name) : null,
+            OtherClaspAdds = OtherClasp is not null && OwnClaspBand?.Clasp is { } old && stock.Band.Clasp is { } now ? now.Twelve + now.Six - old.Twelve - old.Six : Length.Zero,
+            Work = [.. MatchBand.Judge(Figures, stock.Band, Way, House).Rules.SelectMany(r => r.Work)],
+            ClaspWork = [.. ClaspWork()],
+            ClaspKind = OtherClasp?.Part.Clasp?.Facts.Kind ?? ClaspKind,
+            Marks = Marks,
+            Condition = Bench.Condition,
+            LugWidth = Figures[GaugedFigure.LugWidth],
+            BarGap = Figures[GaugedFigure.BarGap],
+            OwnBar = Figures[GaugedFigure.OwnBar],
         };
     }
 }

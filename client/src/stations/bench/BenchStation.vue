@@ -1,83 +1,111 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { useBench, type Job, type LoopSheet } from '../../api/shop'
+import { useEventListener, useWakeLock } from '@vueuse/core'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useBench, type BenchPlace } from '../../api/bench'
 import { wholeOf } from '../../api/refused'
+import type { Job, LoopSheet } from '../../api/shop'
+import PartTabs from '../../frame/PartTabs.vue'
+import ReferralForm from '../take-in/ReferralForm.vue'
+import { isForward, pedalKey } from './pedal'
+import StepPart from './StepPart.vue'
+import StepsPart from './StepsPart.vue'
+import ToolsPart from './ToolsPart.vue'
+import TrayPart from './TrayPart.vue'
 
 const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
-const { steps, tick } = useBench(() => props.job.id)
-const last = computed(() => steps.data.value?.filter((s) => s.done).at(-1)?.key)
+const emit = defineEmits<{ mark: [place: BenchPlace | null] }>()
+const bench = useBench(() => props.job.id)
+const sheet = computed(() => bench.sheet.data.value)
+const open = computed(() => props.job.closedAt === null)
+const next = computed(() => sheet.value?.steps.find((s) => s.next))
+watch(next, (now) => emit('mark', now?.where ?? null), { immediate: true })
+
+type Part = 'step' | 'steps' | 'tray' | 'tools' | 'stop'
+const parts = [
+  { part: 'step', title: 'Step' },
+  { part: 'steps', title: 'All steps' },
+  { part: 'tray', title: 'Tray' },
+  { part: 'tools', title: 'Tools' },
+  { part: 'stop', title: 'Stop' },
+] as const
+const part = ref<Part>('step')
+
+const busy = ref(false)
+const error = ref<unknown>(null)
+async function act(what: () => Promise<unknown>) {
+  if (busy.value) return
+  busy.value = true
+  try {
+    await what()
+    error.value = null
+  } catch (refusal) {
+    error.value = refusal
+  } finally {
+    busy.value = false
+  }
+}
+function forward() {
+  const step = next.value
+  if (open.value && step) void act(() => bench.tick(step.key, true))
+}
+function skip(reason: string) {
+  const step = next.value
+  if (step) void act(() => bench.tick(step.key, true, reason))
+}
+function back() {
+  const last = sheet.value?.steps.filter((s) => s.done).at(-1)
+  if (last) void act(() => bench.tick(last.key, false))
+}
+
+useEventListener('keydown', (event: KeyboardEvent) => {
+  if (part.value !== 'step' || !isForward(event, pedalKey.value)) return
+  event.preventDefault()
+  forward()
+})
+
+// Both hands are busy: the screen stays awake where the browser can keep it so.
+const wake = useWakeLock()
+onMounted(() => {
+  if (wake.isSupported.value) void wake.request('screen').catch(() => undefined)
+})
 </script>
 
 <template>
-  <p v-if="tick.error.value" class="refused" role="alert">{{ wholeOf(tick.error.value) }}</p>
-  <ol v-if="steps.data.value?.length" class="steps">
-    <li v-for="s in steps.data.value" :key="s.key" :class="{ done: s.done, next: s.next }">
-      <label>
-        <input
-          type="checkbox"
-          :name="s.key"
-          :checked="s.done"
-          :disabled="tick.isPending.value || job.closedAt !== null || !(s.next || s.key === last)"
-          @change="tick.mutate({ key: s.key, done: !s.done })"
-        />
-        <span>
-          <span class="part quiet">{{ s.part }}</span>
-          <span class="what">{{ s.what }}</span>
-          <span v-if="s.next && s.caution" class="caution">{{ s.caution }}</span>
-        </span>
-      </label>
-    </li>
-  </ol>
+  <template v-if="sheet && job.planAgreed">
+    <PartTabs :parts="parts" label="The bench" :open="part" @open="part = $event" />
+    <template v-if="part === 'step'">
+      <ToolsPart v-if="sheet.asks" :job-id="job.id" :sheet="sheet" :open="open" />
+      <StepPart
+        v-else
+        :job-id="job.id"
+        :sheet="sheet"
+        :open="open"
+        :busy="busy"
+        @forward="forward"
+        @back="back"
+        @skip="skip"
+      />
+      <p v-if="wholeOf(error)" class="refused" role="alert">{{ wholeOf(error) }}</p>
+    </template>
+    <StepsPart v-else-if="part === 'steps'" :sheet="sheet" />
+    <TrayPart v-else-if="part === 'tray'" :job-id="job.id" :sheet="sheet" :open="open" />
+    <ToolsPart v-else-if="part === 'tools'" :job-id="job.id" :sheet="sheet" :open="open" />
+    <template v-else>
+      <p>
+        Stop at any step, for no other reason than doubt: the job is held, the tray keeps what is in it, and
+        the work goes on where it was when it is taken back.
+      </p>
+      <ReferralForm :job="job" doubt />
+      <p v-if="job.referred">
+        <a :href="`/api/jobs/${job.id}/bench/referral.pdf`" target="_blank" rel="noopener"
+          >Print what was found</a
+        >
+      </p>
+    </template>
+  </template>
 </template>
 
 <style scoped>
-.steps {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-li {
-  border-top: 1px solid rgb(var(--v-theme-hairline));
-}
-label {
-  display: grid;
-  grid-template-columns: 30px 1fr;
-  gap: 10px;
-  align-items: start;
-  min-height: 44px;
-  padding: 7px 4px 9px;
-}
-li.next label {
-  cursor: pointer;
-  box-shadow: inset 4px 0 0 rgb(var(--v-theme-primary));
-  padding-left: 12px;
-}
-li.next .what {
-  font-size: 20px;
-  font-weight: 600;
-}
-li.done .what {
-  color: rgb(var(--v-theme-iron));
-}
-input {
-  width: 24px;
-  height: 24px;
-  margin: 3px 0 0;
-  accent-color: rgb(var(--v-theme-primary));
-}
-.part {
-  display: block;
-  font-size: 14px;
-}
-.what,
-.caution {
-  display: block;
-}
-.caution {
-  margin-top: 4px;
-  padding-left: 10px;
-  border-left: 3px solid currentColor;
-}
 .refused {
   color: rgb(var(--v-theme-error));
 }

@@ -4,7 +4,8 @@ import { useTakeInSheet, type Job, type OutsideCraft } from '../../api/shop'
 import { wholeOf } from '../../api/refused'
 import { outside } from './condition'
 
-const props = defineProps<{ job: Job }>()
+/** At the bench a job may be referred for no other reason than doubt. */
+const props = defineProps<{ job: Job; doubt?: boolean }>()
 const { sheet, refer } = useTakeInSheet(() => props.job.id)
 const reasons = computed(() => sheet.data.value?.outsideCraft ?? [])
 const referred = computed(() => sheet.data.value?.referred ?? false)
@@ -41,7 +42,7 @@ function tick(reason: OutsideCraft) {
         {{ o.title }}
       </label>
     </div>
-    <template v-if="reasons.length > 0 || referred">
+    <template v-if="reasons.length > 0 || referred || doubt">
       <v-textarea
         v-model="note"
         label="What the owner is told"

@@ -54,4 +54,6 @@ export const outside: { value: OutsideCraft; title: string }[] = [
   { value: 'crownLoose', title: 'Crown loose' },
   { value: 'preciousMetal', title: 'Precious metal' },
   { value: 'vintageAboveLimit', title: 'Vintage above the limit' },
+  { value: 'screwStuck', title: 'A screw is stuck or its slot torn' },
+  { value: 'lugBent', title: 'A lug is bent' },
 ]

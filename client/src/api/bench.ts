@@ -1,0 +1,63 @@
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import createClient from 'openapi-fetch'
+import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { answered } from './shop'
+import type { components, paths } from './schema'
+
+type Schemas = components['schemas']
+export type BenchSheet = Schemas['BenchSheet']
+export type BenchStep = Schemas['StepWire']
+export type BenchPlace = Schemas['PlaceWire']
+export type BenchSetup = Schemas['SetupWire']
+export type TrayAct = Schemas['TrayAct']
+export type Tried = Schemas['TriedSheet']
+
+const api = createClient<paths>({ baseUrl: '' })
+
+/** The bench of one job; asked for again now and then, so that two devices show the same. */
+export function useBench(jobId: MaybeRefOrGetter<number>) {
+  const queries = useQueryClient()
+  const id = computed(() => toValue(jobId))
+  const key = computed(() => ['bench', id.value])
+  const path = () => ({ params: { path: { id: id.value } } })
+
+  async function changed(call: Promise<BenchSheet>) {
+    queries.setQueryData(key.value, await call)
+    await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'bench' })
+  }
+
+  return {
+    sheet: useQuery({
+      queryKey: key,
+      queryFn: () => answered(api.GET('/api/jobs/{id}/bench', path())),
+      refetchInterval: 3000,
+    }),
+    stock: useQuery({
+      queryKey: computed(() => ['trayStock', id.value]),
+      queryFn: () => answered(api.GET('/api/jobs/{id}/bench/tray/stock', path())),
+    }),
+    setUp: (body: BenchSetup) =>
+      changed(answered(api.PUT('/api/jobs/{id}/bench/setup', { ...path(), body }))),
+    tick: (step: string, done: boolean, skipped = '') =>
+      changed(
+        answered(
+          api.PUT('/api/jobs/{id}/bench/steps/{key}', {
+            params: { path: { id: id.value, key: step } },
+            body: { done, skipped },
+          }),
+        ),
+      ),
+    sign: (body: Schemas['SignWire']) =>
+      changed(answered(api.PUT('/api/jobs/{id}/bench/consent', { ...path(), body }))),
+    part: (body: Schemas['TrayActWire']) =>
+      changed(answered(api.POST('/api/jobs/{id}/bench/tray', { ...path(), body }))),
+    tryOn: async (body: Schemas['TriedWire']) => {
+      const tried = await answered(api.PUT('/api/jobs/{id}/bench/try-on', { ...path(), body }))
+      if (body.take) {
+        queries.setQueryData(key.value, tried.bench)
+        await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'bench' })
+      }
+      return tried
+    },
+  }
+}

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useBench, type BenchSheet } from '../../api/bench'
+import { saidOf, wholeOf } from '../../api/refused'
+import { asMoment } from '../../frame/days'
+import SignaturePad from './SignaturePad.vue'
+
+const props = defineProps<{ jobId: number; consent: NonNullable<BenchSheet['consent']> }>()
+const { sign } = useBench(() => props.jobId)
+const signedBy = ref(props.consent.signedBy)
+const signature = ref('')
+const error = ref<unknown>(null)
+async function give(onPaper: boolean) {
+  try {
+    await sign({ signedBy: signedBy.value, signature: onPaper ? '' : signature.value, onPaper })
+    error.value = null
+  } catch (refusal) {
+    error.value = refusal
+  }
+}
+</script>
+
+<template>
+  <p v-if="consent.signed" data-testid="signed">
+    Signed by {{ consent.signedBy }}{{ consent.onPaper ? ' on the printed sheet' : '' }},
+    {{ consent.signedAt ? asMoment(consent.signedAt) : '' }}.
+  </p>
+  <form v-else @submit.prevent="give(false)">
+    <p>I agree that this is done, and know that it cannot be undone: {{ consent.work }}.</p>
+    <v-text-field
+      v-model="signedBy"
+      density="compact"
+      name="signedBy"
+      label="Who signs"
+      autocomplete="off"
+      :error-messages="saidOf(error, '$.signedBy')"
+    />
+    <SignaturePad v-model="signature" />
+    <p v-if="wholeOf(error)" class="refused" role="alert">
+      {{ saidOf(error, '$.signature') || wholeOf(error) }}
+    </p>
+    <div class="acts">
+      <v-btn type="submit" variant="outlined">Keep this signature</v-btn>
+      <v-btn variant="text" @click="give(true)">The printed sheet is signed</v-btn>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+form {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.refused {
+  color: rgb(var(--v-theme-error));
+}
+</style>

@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { BenchSheet } from '../../api/bench'
+import ConsentPart from './ConsentPart.vue'
+import TryOnPart from './TryOnPart.vue'
+import { parts } from './words'
+
+const props = defineProps<{ jobId: number; sheet: BenchSheet; open: boolean; busy: boolean }>()
+const emit = defineEmits<{ forward: []; back: []; skip: [reason: string] }>()
+const steps = computed(() => props.sheet.steps)
+const next = computed(() => steps.value.find((s) => s.next))
+const at = computed(() => steps.value.findIndex((s) => s.next))
+const then = computed(() => (at.value < 0 ? undefined : steps.value[at.value + 1]))
+const anyDone = computed(() => steps.value.some((s) => s.done))
+const leaving = ref(false)
+const reason = ref('')
+watch(
+  () => next.value?.key,
+  () => {
+    leaving.value = false
+    reason.value = ''
+  },
+)
+const betweenSides = computed(
+  () => props.sheet.hasLinks && next.value?.kind === 'tryOn' && props.sheet.steps.length > 0,
+)
+</script>
+
+<template>
+  <section v-if="next" class="now" aria-live="polite">
+    <p class="quiet">
+      <span data-testid="step-part">{{ parts[next.part] }}</span>, step
+      <span class="figure">{{ at + 1 }}</span> of {{ steps.length
+      }}{{ sheet.round > 1 ? `, round ${sheet.round}` : '' }}; about
+      <span class="figure">{{ sheet.minutesLeft.toFixed(0) }}</span> minutes left
+    </p>
+    <p class="what" data-testid="step">{{ next.what }}</p>
+    <dl>
+      <template v-if="next.tool">
+        <dt>With</dt>
+        <dd>{{ next.tool }}</dd>
+      </template>
+      <template v-if="next.direction">
+        <dt>Way</dt>
+        <dd>{{ next.direction }}</dd>
+      </template>
+      <template v-if="next.fallsOut">
+        <dt>Falls out</dt>
+        <dd>{{ next.fallsOut }}</dd>
+      </template>
+    </dl>
+    <p v-if="next.caution" class="caution">{{ next.caution }}</p>
+    <ConsentPart v-if="next.kind === 'consent' && sheet.consent" :job-id="jobId" :consent="sheet.consent" />
+    <TryOnPart v-if="betweenSides && open" :key="next.key" :job-id="jobId" />
+    <div v-if="open" class="acts">
+      <v-btn
+        :color="betweenSides ? undefined : 'primary'"
+        :variant="betweenSides ? 'outlined' : 'flat'"
+        size="x-large"
+        class="forward"
+        :disabled="busy"
+        @click="emit('forward')"
+        >{{ betweenSides ? 'It agrees with the plan' : 'Done' }}</v-btn
+      >
+      <v-btn v-if="anyDone" variant="outlined" :disabled="busy" @click="emit('back')">Back</v-btn>
+      <v-btn v-if="next.mayBeSkipped && !leaving" variant="text" @click="leaving = true">
+        {{ next.kind === 'check' ? 'Not settled…' : 'Leave out…' }}
+      </v-btn>
+    </div>
+    <form v-if="leaving" class="acts" @submit.prevent="emit('skip', reason)">
+      <input v-model="reason" name="skipReason" placeholder="Why" aria-label="Why" autocomplete="off" />
+      <v-btn type="submit" variant="outlined" :disabled="reason.trim() === ''">Leave it with this note</v-btn>
+    </form>
+  </section>
+  <template v-else>
+    <p class="what">Every step is done.</p>
+    <div v-if="open && anyDone" class="acts">
+      <v-btn variant="outlined" :disabled="busy" @click="emit('back')">Back</v-btn>
+    </div>
+  </template>
+  <p v-if="then" class="then"><span class="quiet">Then: </span>{{ then.what }}</p>
+</template>
+
+<style scoped>
+.now {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.what {
+  font-size: 23px;
+  line-height: 1.3;
+  font-weight: 600;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 2px 14px;
+  margin: 0;
+  font-size: 18px;
+}
+dt {
+  color: rgb(var(--v-theme-iron));
+}
+dd {
+  margin: 0;
+}
+.caution {
+  padding-left: 10px;
+  border-left: 3px solid currentColor;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+}
+.forward {
+  min-width: 180px;
+}
+.then {
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  padding-top: 8px;
+}
+input {
+  flex: 1 1 160px;
+  min-height: 44px;
+  padding: 0 8px;
+  border: 1px solid rgb(var(--v-theme-hairline));
+  border-radius: 2px;
+  color: inherit;
+  background: rgb(var(--v-theme-background));
+}
+</style>

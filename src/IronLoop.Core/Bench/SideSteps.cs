@@ -1,0 +1,205 @@
+using System.Globalization;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
+using IronLoop.Core.Tray;
+
+namespace IronLoop.Core.Bench;
+
+/// <summary>The links of one side, from how they lie to how they shall lie: runs out, links back, links in.</summary>
+internal static class SideSteps
+{
+    /// <summary>The bar that holds the clasp to a side.</summary>
+    public const string ClaspBars = "bars at the clasp";
+
+    /// <summary>Links of a kind, by the name the tray knows them by.</summary>
+    public static string LinksOf(LinkKind kind) => $"links of {kind}";
+
+    /// <summary>Whether anything is to be done on a side.</summary>
+    public static bool HasWork(BenchFacts facts, Side side) => Changes(facts, side).Any;
+
+    /// <summary>The steps of a side.</summary>
+    public static IEnumerable<BenchStep> Of(BenchFacts facts, Side side, BenchPart part)
+    {
+        var (row, changes) = (facts.Plan.On(side), Changes(facts, side));
+        var name = PlanWords.Name(side);
+        if (!changes.Any)
+        {
+            yield return new BenchStep($"leave-{name}", part, StepKind.Protect, $"{name} side: nothing comes out or goes in; leave it closed.") { Where = new BenchPlace(side), Minutes = 0.2 };
+            yield break;
+        }
+        var came = row.Count(l => l.Fate != LinkFate.Joins);
+        foreach (var (from, to) in changes.Out)
+            foreach (var step in Out(facts, side, part, from, to, came))
+                yield return step;
+        foreach (var (from, to) in changes.Back)
+            foreach (var step in In(facts, side, part, $"back-{name}-{from}", [.. row.Skip(from).Take(to - from + 1)], from, to == came - 1, $"back where {(from == to ? "it was" : "they were")}"))
+                yield return step;
+        if (changes.Joins.Count > 0)
+            foreach (var step in In(facts, side, part, $"in-{name}", changes.Joins, came, true, "beside the clasp"))
+                yield return step;
+        if (changes.Aside.Count > 0)
+            foreach (var step in Aside(facts, side, part, changes.Aside, came))
+                yield return step;
+    }
+
+    private sealed record Changed(
+        IReadOnlyList<(int From, int To)> Out, IReadOnlyList<(int From, int To)> Back, IReadOnlyList<PlacedLink> Joins, IReadOnlyList<PlacedLink> Aside)
+    {
+        public bool Any => Out.Count + Back.Count + Joins.Count + Aside.Count > 0;
+    }
+
+    private static Changed Changes(BenchFacts facts, Side side)
+    {
+        var after = facts.Plan.On(side);
+        var came = after.Count(l => l.Fate != LinkFate.Joins);
+        var before = facts.Before?.On(side);
+        LinkFate Was(int i) => before is not null && before[i].Fate == LinkFate.Leaves ? LinkFate.Leaves : LinkFate.Stays;
+        List<(int, int)> Runs(Func<int, bool> wanted)
+        {
+            var runs = new List<(int, int)>();
+            for (var i = 0; i < came; i++)
+            {
+                if (!wanted(i))
+                    continue;
+                var from = i;
+                while (i + 1 < came && wanted(i + 1))
+                    i++;
+                runs.Add((from, i));
+            }
+            return runs;
+        }
+        var joined = before?.Where(l => l.Fate == LinkFate.Joins).ToList() ?? [];
+        var joins = after.Where(l => l.Fate == LinkFate.Joins).ToList();
+        // What was put in already is not put in again; what is wanted no more is laid aside.
+        var stillIn = new List<PlacedLink>(joined);
+        var more = joins.Where(l => !stillIn.Remove(l)).ToList();
+        return new Changed(
+            Runs(i => after[i].Fate == LinkFate.Leaves && Was(i) != LinkFate.Leaves), Runs(i => after[i].InLoop && Was(i) == LinkFate.Leaves), more, stillIn);
+    }
+
+    private static IEnumerable<BenchStep> Out(BenchFacts facts, Side side, BenchPart part, int from, int to, int came)
+    {
+        var (row, name, count) = (facts.Plan.On(side), PlanWords.Name(side), to - from + 1);
+        var links = count == 1 ? $"link {from + 1} from the case" : $"links {from + 1} to {to + 1} from the case, a run of {count}";
+        var atClasp = to == came - 1;
+        var open = FastenerWork.Open(facts.Setup);
+        var freed = atClasp && facts.Marks.Freed.TryGetValue(side, out var end)
+            ? $" It is freed at the clasp’s joint: release the bar that holds the fold{(end > Length.Zero ? $"; the end piece of {end} stays on and rejoins it" : "")}." : "";
+        var joints = atClasp ? "the joint before them and the one at the clasp" : "the joints at both their ends";
+        if (count == 1)
+            joints = atClasp ? "the joint before it and the one at the clasp" : "the joints at both its ends";
+        yield return new BenchStep($"out-{name}-{from}", part, StepKind.OpenJoint,
+            $"{name} side: {links}, out: open {joints}; {(count == 1 ? "it" : "the run")} comes away whole.{freed} {open.How}")
+        {
+            Where = new BenchPlace(side, [from, to + 1], [.. Enumerable.Range(from, count)]) { AtClasp = atClasp },
+            Tool = open.Tool,
+            Direction = open.Direction,
+            FallsOut = atClasp ? Both(open.FallsOut, "the bar at the clasp, which springs") : open.FallsOut,
+            Caution = open.Caution,
+            Moves =
+            [
+                .. Kinds(row, side, from, to).Select(k => new TrayMove(LinksOf(k.Kind), k.Count, TrayPlace.Watch, TrayPlace.Tray)),
+                // Of the run, its joint with the links that stay; those inside the run come along, and at the clasp its bar.
+                .. Fasteners(facts, atClasp ? count : count + 1, TrayPlace.Watch, TrayPlace.Tray),
+                .. atClasp ? [new TrayMove(ClaspBars, 1, TrayPlace.Watch, TrayPlace.Tray)] : (TrayMove[])[],
+            ],
+            Minutes = 2 * BenchStep.UsualMinutes(StepKind.OpenJoint),
+        };
+        yield return Close(facts, side, part, $"close-{name}-{from}", to + 1, atClasp, atClasp ? "the side to the clasp again" : "the gap");
+    }
+
+    private static IEnumerable<BenchStep> In(BenchFacts facts, Side side, BenchPart part, string key, IReadOnlyList<PlacedLink> links, int at, bool atClasp, string where)
+    {
+        var (name, open) = (PlanWords.Name(side), FastenerWork.Open(facts.Setup));
+        var opened = atClasp ? "Open the joint at the clasp: release its bar." : $"Open the joint there. {open.How}";
+        var close = FastenerWork.Close(facts.Setup);
+        yield return new BenchStep($"{key}-open", part, StepKind.OpenJoint, $"{name} side: {Said(links, side)} {(links.Count == 1 ? "goes" : "go")} in, {where}. {opened}")
+        {
+            Where = new BenchPlace(side, [at]) { AtClasp = atClasp },
+            Tool = atClasp ? "fine point" : open.Tool,
+            Direction = atClasp ? null : open.Direction,
+            FallsOut = atClasp ? "the bar at the clasp, which springs" : open.FallsOut,
+            Caution = atClasp ? PieceOfWork.Bars : open.Caution,
+            Moves = atClasp ? [new TrayMove(ClaspBars, 1, TrayPlace.Watch, TrayPlace.Tray)] : Fasteners(facts, 1, TrayPlace.Watch, TrayPlace.Tray),
+            Minutes = BenchStep.UsualMinutes(StepKind.OpenJoint),
+        };
+        yield return new BenchStep(key, part, StepKind.CloseJoint,
+            $"{name} side: set {Said(links, side)} in, all arrows or screw heads on the same edge, and close {(links.Count == 1 ? "its joint" : $"{Number(links.Count)} joints")}. {close.How}")
+        {
+            Where = new BenchPlace(side, [at], [.. Enumerable.Range(at, links.Count)]) { AtClasp = atClasp },
+            Tool = close.Tool,
+            Direction = close.Direction,
+            FallsOut = close.FallsOut,
+            Caution = close.Caution,
+            Moves =
+            [
+                .. links.GroupBy(l => l.KindOn(side)).Select(g => new TrayMove(LinksOf(g.Key), g.Count(), TrayPlace.Tray, TrayPlace.Watch)),
+                .. Fasteners(facts, atClasp ? links.Count : links.Count + 1, TrayPlace.Tray, TrayPlace.Watch),
+            ],
+            Minutes = links.Count * BenchStep.UsualMinutes(StepKind.CloseJoint),
+        };
+        if (atClasp)
+            yield return Close(facts, side, part, $"{key}-close", at + links.Count, true, "the side to the clasp again");
+    }
+
+    private static IEnumerable<BenchStep> Aside(BenchFacts facts, Side side, BenchPart part, IReadOnlyList<PlacedLink> links, int came)
+    {
+        var (name, open) = (PlanWords.Name(side), FastenerWork.Open(facts.Setup));
+        yield return new BenchStep($"aside-{name}", part, StepKind.OpenJoint, $"{name} side: {Said(links, side)} that went in beside the clasp {(links.Count == 1 ? "comes" : "come")} out again. {open.How}")
+        {
+            Where = new BenchPlace(side, [came]) { AtClasp = true },
+            Tool = open.Tool,
+            Direction = open.Direction,
+            FallsOut = Both(open.FallsOut, "the bar at the clasp, which springs"),
+            Caution = open.Caution,
+            Moves =
+            [
+                .. links.GroupBy(l => l.KindOn(side)).Select(g => new TrayMove(LinksOf(g.Key), g.Count(), TrayPlace.Watch, TrayPlace.Tray)),
+                .. Fasteners(facts, links.Count, TrayPlace.Watch, TrayPlace.Tray),
+                new TrayMove(ClaspBars, 1, TrayPlace.Watch, TrayPlace.Tray),
+            ],
+            Minutes = links.Count * BenchStep.UsualMinutes(StepKind.OpenJoint),
+        };
+        yield return Close(facts, side, part, $"aside-{name}-close", came, true, "the side to the clasp again");
+    }
+
+    private static BenchStep Close(BenchFacts facts, Side side, BenchPart part, string key, int joint, bool atClasp, string what)
+    {
+        var close = FastenerWork.Close(facts.Setup);
+        var name = PlanWords.Name(side);
+        return atClasp
+            ? new BenchStep(key, part, StepKind.CloseJoint, $"{name} side: join {what}: one tip of its bar in, press the other, wiggle until it clicks; turn and pull.")
+            {
+                Where = new BenchPlace(side, [joint]) { AtClasp = true },
+                Tool = "fine fork",
+                FallsOut = "the bar, which springs",
+                Caution = PieceOfWork.Bars,
+                Moves = [new TrayMove(ClaspBars, 1, TrayPlace.Tray, TrayPlace.Watch)],
+                Minutes = BenchStep.UsualMinutes(StepKind.CloseJoint),
+            }
+            : new BenchStep(key, part, StepKind.CloseJoint, $"{name} side: close {what}, arrows or screw heads on the same edge. {close.How}")
+            {
+                Where = new BenchPlace(side, [joint]),
+                Tool = close.Tool,
+                Direction = close.Direction,
+                FallsOut = close.FallsOut,
+                Caution = close.Caution,
+                Moves = Fasteners(facts, 1, TrayPlace.Tray, TrayPlace.Watch),
+                Minutes = BenchStep.UsualMinutes(StepKind.CloseJoint),
+            };
+    }
+
+    private static List<TrayMove> Fasteners(BenchFacts facts, int joints, TrayPlace from, TrayPlace to) => joints == 0 ? [] :
+        [.. FastenerWork.PartsOf(facts.Setup.Fastener!.Value).Select(p => new TrayMove(p.Part, joints * p.Count, from, to))];
+
+    private static IEnumerable<(LinkKind Kind, int Count)> Kinds(IReadOnlyList<PlacedLink> row, Side side, int from, int to) =>
+        row.Skip(from).Take(to - from + 1).GroupBy(l => l.KindOn(side)).Select(g => (g.Key, g.Count()));
+
+    private static string Said(IReadOnlyList<PlacedLink> links, Side side) =>
+        string.Join(" and ", links.GroupBy(l => l.KindOn(side)).Select(g => $"{Number(g.Count())} {(g.Count() == 1 ? "link" : "links")} of {g.Key}"));
+
+    private static string Number(int count) => count.ToString(CultureInfo.InvariantCulture);
+
+    private static string Both(string? one, string other) => one is null ? other : $"{one}; {other}";
+}

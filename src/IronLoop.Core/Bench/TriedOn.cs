@@ -1,0 +1,96 @@
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Bench;
+
+/// <summary>The rest of the plan, from what the try-on between the sides made known.</summary>
+/// <param name="Target">The length wanted now.</param>
+/// <param name="Plan">The arrangement to go on with.</param>
+/// <param name="Same">Whether nothing changes.</param>
+/// <param name="OnlyMicro">Whether only the micro-adjust changes.</param>
+/// <param name="FirstSideAgain">Whether the side done already has to be opened again.</param>
+/// <param name="Says">What changes, in words.</param>
+public sealed record TriedOn(FitTarget Target, Arrangement Plan, bool Same, bool OnlyMicro, bool FirstSideAgain, string Says)
+{
+    /// <summary>
+    /// Plans the rest anew. The side done is left as it is where the rest can be made good with it; it is opened again only where
+    /// leaving it costs more than the tolerance of a loop.
+    /// </summary>
+    /// <param name="band">The bracelet as it came, with the clasp that goes on it.</param>
+    /// <param name="now">The links as they lie: the first side done, the second as it was.</param>
+    /// <param name="agreed">The plan so far.</param>
+    /// <param name="first">The side done.</param>
+    /// <param name="target">The length wanted by everything that is known now.</param>
+    /// <param name="habits">How the client wears it.</param>
+    public static TriedOn Of(Band band, Arrangement now, Arrangement agreed, Side first, FitTarget target, Habits? habits)
+    {
+        var request = Sizing.Request(band, target, habits) with { Odd = OddLink.AsComputed };
+        // Only the second side's links are free: the first side lies as it is, and what left it is loose.
+        var rest = request with { Bracelet = Kept(request.Bracelet, now, first), Spares = Loose(now, first, band.Spares) };
+        var kept = Planner.Recommend(rest);
+        var free = Planner.Recommend(request);
+        var judgedAgreed = Planner.Judge(request, agreed);
+        var again = kept.Figures.Misfit > free.Figures.Misfit || (kept.Figures.TwiceTrouble - free.Figures.TwiceTrouble) > 2 * target.Tolerance;
+        var plan = again ? WithLeast(request, free, now, first) : Join(rest, kept, now, first);
+        // What was agreed stays where nothing better is gained by leaving it.
+        if (judgedAgreed.Misfit <= Length.Zero && judgedAgreed.TwiceTrouble <= Planner.Judge(request, plan).TwiceTrouble)
+            plan = agreed;
+        var (same12, same6) = (plan.Twelve.SequenceEqual(agreed.Twelve), plan.Six.SequenceEqual(agreed.Six));
+        var links = same12 && same6;
+        var firstAgain = !(first == Side.Twelve ? plan.Twelve : plan.Six).SequenceEqual(now.On(first));
+        return new TriedOn(target, plan, links && plan.Position == agreed.Position, links && plan.Position != agreed.Position, firstAgain, Say(agreed, plan, band, firstAgain, first));
+    }
+
+    private static Bracelet Kept(Bracelet bracelet, Arrangement now, Side first)
+    {
+        Link[] lies = [.. now.On(first).Where(l => l.InLoop).Select(l => new Link(l.Pitch, Removable: false) { Mark = l.Mark, OneSided = l.OneSided })];
+        return first == Side.Twelve ? bracelet with { Twelve = lies } : bracelet with { Six = lies };
+    }
+
+    private static IReadOnlyList<SpareLinks> Loose(Arrangement now, Side first, IReadOnlyList<SpareLinks> spares)
+    {
+        var side = first == Side.Twelve ? new Arrangement(now.Twelve, [], 0) : new Arrangement([], now.Six, 0);
+        return [.. side.LooseLinks(spares).Where(l => l.Count > 0 && l.Kind.Only is null).Select(l => new SpareLinks(l.Pitch, l.Count) { Mark = l.Kind.Mark })];
+    }
+
+    private static Arrangement Join(PlanRequest rest, Plan kept, Arrangement now, Side first)
+    {
+        var told = Arrangement.Of(rest.Bracelet, kept);
+        return first == Side.Twelve ? told with { Twelve = now.Twelve } : told with { Six = now.Six };
+    }
+
+    /// <summary>The free plan, told so that the first side keeps its links as they lie when its counts allow.</summary>
+    private static Arrangement WithLeast(PlanRequest request, Plan free, Arrangement now, Side first)
+    {
+        var told = Arrangement.Of(request.Bracelet, free);
+        var counts = now.On(first).Where(l => l.InLoop).GroupBy(l => l.KindOn(first)).ToDictionary(g => g.Key, g => g.Count());
+        var wanted = told.On(first).Where(l => l.InLoop).GroupBy(l => l.KindOn(first)).ToDictionary(g => g.Key, g => g.Count());
+        if (counts.Count != wanted.Count || wanted.Any(w => counts.GetValueOrDefault(w.Key) != w.Value))
+            return told;
+        return first == Side.Twelve ? told with { Twelve = now.Twelve } : told with { Six = now.Six };
+    }
+
+    private static string Say(Arrangement agreed, Arrangement plan, Band band, bool firstAgain, Side first)
+    {
+        var changes = new List<string>();
+        foreach (var side in (Side[])[Side.Twelve, Side.Six])
+        {
+            var (before, after) = (agreed.On(side).Count(l => l.InLoop), plan.On(side).Count(l => l.InLoop));
+            if (before != after)
+            {
+                changes.Add($"{Math.Abs(after - before)} {(Math.Abs(after - before) == 1 ? "link" : "links")} {(after < before ? "fewer" : "more")} on the {PlanWords.Name(side)} side than was planned");
+            }
+            else if (!agreed.On(side).SequenceEqual(plan.On(side)))
+            {
+                changes.Add($"other links on the {PlanWords.Name(side)} side than were planned");
+            }
+        }
+        if (plan.Position != agreed.Position && band.Clasp is { } clasp)
+            changes.Add($"the micro-adjust to position {plan.Position + 1} of {clasp.Positions} instead of {agreed.Position + 1}");
+        if (changes.Count == 0)
+            return "It agrees with the plan; go on as planned.";
+        var said = $"{(changes.Count == 1 && changes[0].StartsWith("the micro", StringComparison.Ordinal) ? "Only the micro-adjust changes: " : "The rest changes: ")}{string.Join("; ", changes)}.";
+        return firstAgain ? $"{said} The {PlanWords.Name(first)} side is opened once more." : said;
+    }
+}

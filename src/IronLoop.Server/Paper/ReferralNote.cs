@@ -1,0 +1,43 @@
+using System.Globalization;
+using IronLoop.Core.Tray;
+using IronLoop.Server.Rack;
+
+namespace IronLoop.Server.Paper;
+
+/// <summary>What was found, on paper: it goes with the watch to the watchmaker, and says what stays in the tray.</summary>
+internal static class ReferralNote
+{
+    private const float Step = 5.8f;
+
+    public static byte[] Draw(JobFile file, PaperSize size)
+    {
+        using var sheet = new Sheet(size, $"Tag {file.Job.Id}, for the watchmaker");
+        sheet.Write("For the watchmaker", Sheet.Left, 20, strong: true);
+        sheet.Write($"Tag {file.Job.Id}", sheet.Right, 20, strong: true, toRight: true);
+        sheet.Down += 9;
+        sheet.Write($"{file.Job.Client.Name}, {file.Job.WatchName}", Sheet.Left, 12);
+        sheet.Write((file.Job.ReferredAt ?? file.Job.TakenInAt).ToString("d MMMM yyyy", CultureInfo.InvariantCulture), sheet.Right, 12, toRight: true);
+        sheet.Down += Step * 2;
+        Say(sheet, "What was found", file.Job.ReferNote);
+        Say(sheet, "On arrival", file.Bench.Condition.Count == 0 ? "Nothing was noted." : string.Join("; ", file.Bench.Condition) + ".");
+        var done = file.Bench.Done.Where(d => d.Skipped is null).Select(d => d.What).ToList();
+        Say(sheet, "Done so far", done.Count == 0 ? "Nothing was opened yet." : done[^1] + (done.Count > 1 ? $" ({done.Count} steps in all.)" : ""));
+        var tray = file.Tray.In(TrayPlace.Tray);
+        Say(sheet, "Kept in our tray", tray.Count == 0 ? "Nothing." : string.Join(", ", tray.Select(l => $"{l.Count} {l.What}")) + ".");
+        return sheet.Finish();
+    }
+
+    private static void Say(Sheet sheet, string head, string words)
+    {
+        sheet.Need(Step * 3);
+        sheet.Write(head, Sheet.Left, 9, strong: true);
+        sheet.Down += Step;
+        foreach (var line in Sheet.Lines(words, sheet.Right - Sheet.Left))
+        {
+            sheet.Need(Step);
+            sheet.Write(line, Sheet.Left, 11);
+            sheet.Down += Step;
+        }
+        sheet.Down += Step / 2;
+    }
+}
