@@ -37,9 +37,9 @@ public sealed class JobTests : IDisposable
 
     private async Task<JsonArray> TickAll(long id)
     {
-        var steps = (await _shop.Get($"/api/jobs/{id}/bench")).AsArray();
+        var steps = (await _shop.Get($"/api/jobs/{id}/bench"))["steps"]!.AsArray();
         foreach (var key in steps.Select(s => s!["key"]!.GetValue<string>()).ToList())
-            steps = (await _shop.Put($"/api/jobs/{id}/bench/{key}", new { done = true })).AsArray();
+            steps = (await _shop.Put($"/api/jobs/{id}/bench/steps/{key}", new { done = true }))["steps"]!.AsArray();
         return steps;
     }
 
@@ -205,14 +205,14 @@ public sealed class JobTests : IDisposable
         await Gauge(id);
         await Choose(id, "SK-2011");
         await _shop.Post($"/api/jobs/{id}/size/agree", null);
-        var steps = (await _shop.Get($"/api/jobs/{id}/bench")).AsArray();
+        var steps = (await _shop.Get($"/api/jobs/{id}/bench"))["steps"]!.AsArray();
         var parts = steps.Select(s => s!["part"]!.GetValue<string>()).Distinct().ToList();
-        parts.ShouldBe(["prepare", "first side", "try on", "second side", "finish"]);
+        parts.ShouldBe(["protect", "takeApart", "firstSide", "tryOn", "secondSide", "microAdjust", "mount", "check"]);
         var keys = steps.Select(s => s!["key"]!.GetValue<string>()).ToList();
         foreach (var key in keys.TakeWhile(k => k != "try-on").ToList())
-            await _shop.Put($"/api/jobs/{id}/bench/{key}", new { done = true });
-        var second = steps.First(s => s!["part"]!.GetValue<string>() == "second side")!["key"]!.GetValue<string>();
-        var problem = await _shop.Put($"/api/jobs/{id}/bench/{second}", new { done = true }, HttpStatusCode.Conflict);
+            await _shop.Put($"/api/jobs/{id}/bench/steps/{key}", new { done = true });
+        var second = steps.First(s => s!["part"]!.GetValue<string>() == "secondSide")!["key"]!.GetValue<string>();
+        var problem = await _shop.Put($"/api/jobs/{id}/bench/steps/{second}", new { done = true }, HttpStatusCode.Conflict);
         problem["title"]!.GetValue<string>().ShouldContain("try it on");
         problem = await _shop.Send(HttpMethod.Delete, $"/api/jobs/{id}/size", null, HttpStatusCode.Conflict);
         problem["title"]!.GetValue<string>().ShouldContain("Bench work has begun");
@@ -235,7 +235,7 @@ public sealed class JobTests : IDisposable
         var closed = (await _shop.Get("/api/log?words=handed%20over")).AsArray()[0]!["jobId"]!.GetValue<long>();
         await _shop.Patch($"/api/jobs/{closed}/gauge", new { wrist = "180" }, HttpStatusCode.Conflict);
         await _shop.Put($"/api/jobs/{closed}/take-in", Heard(), HttpStatusCode.Conflict);
-        await _shop.Put($"/api/jobs/{closed}/bench/check", new { done = false }, HttpStatusCode.Conflict);
+        await _shop.Put($"/api/jobs/{closed}/bench/steps/check-pull", new { done = false }, HttpStatusCode.Conflict);
     }
 
     [Fact]

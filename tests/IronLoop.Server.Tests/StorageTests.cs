@@ -45,7 +45,7 @@ public sealed class StorageTests : IDisposable
     {
         var path = Path.Combine(_folder, "iron-loop.db");
         DeployChanges.To.SqliteDatabase($"Data Source={path}")
-            .WithScriptsEmbeddedInAssembly(typeof(ShopFile).Assembly, script => !script.Contains("006_", StringComparison.Ordinal))
+            .WithScriptsEmbeddedInAssembly(typeof(ShopFile).Assembly, script => Number(script) < 6)
             .LogToNowhere().Build().PerformUpgrade().Successful.ShouldBeTrue();
         using (var file = new SqliteConnection($"Data Source={path}"))
         {
@@ -73,6 +73,43 @@ public sealed class StorageTests : IDisposable
 
         static Length Mm(decimal millimetres) => Length.FromMillimetres(millimetres);
     }
+
+    [Fact]
+    public void Spares_and_what_was_handed_over_of_an_earlier_version_are_kept_and_open_benches_are_ticked_anew()
+    {
+        var path = Path.Combine(_folder, "iron-loop.db");
+        DeployChanges.To.SqliteDatabase($"Data Source={path}")
+            .WithScriptsEmbeddedInAssembly(typeof(ShopFile).Assembly, script => Number(script) < 8)
+            .LogToNowhere().Build().PerformUpgrade().Successful.ShouldBeTrue();
+        using (var file = new SqliteConnection($"Data Source={path}"))
+        {
+            file.Open();
+            using var fill = file.CreateCommand();
+            fill.CommandText =
+                """
+                INSERT INTO client (id, name) VALUES (1, 'Somebody');
+                INSERT INTO watch (id, client_id, name) VALUES (1, 1, 'A watch');
+                INSERT INTO band (id, article, name, kind, material, attaches, width_um, thickness_um, clasp_name, clasp_twelve_um, clasp_six_um, clasp_micro_side, clasp_positions, clasp_step_um, clasp_position)
+                  VALUES (1, 'B', 'Bracelet', 'LinkBracelet', 'Metal', 'LooseBar', 20000, 3400, 'fold-over', 18000, 18000, 'Twelve', 1, 0, 0);
+                INSERT INTO band_link (band_id, side, ordinal, pitch_um, removable) VALUES (1, 'Twelve', 0, 8000, 1);
+                INSERT INTO band_spare (band_id, pitch_um, count) VALUES (1, 8000, 2), (1, 5000, 1);
+                INSERT INTO job (id, client_id, watch_id, request, promised, taken_in_at, taken_in_by, band_id, closed_at)
+                  VALUES (1, 1, 1, 'Refit', '2026-11-25', '2026-11-24T09:00:00.000Z', 'MK', 1, NULL), (2, 1, 1, 'Refit', '2026-11-25', '2026-11-24T09:00:00.000Z', 'MK', 1, '2026-11-24T10:00:00.000Z');
+                INSERT INTO bench_step (job_id, key, done_at) VALUES (1, 'protect', '2026-11-24T09:10:00.000Z'), (2, 'protect', '2026-11-24T09:10:00.000Z');
+                """;
+            fill.ExecuteNonQuery();
+        }
+        ShopFile.LetGo();
+        using var look = ShopFile.Open(_folder).Look();
+        var band = Bands.Find(look, 1)!.Band;
+        band.Spares.Select(s => (s.Pitch.Micrometres, s.Count, s.Mark)).ShouldBe([(5_000L, 1, '\0'), (8_000L, 2, '\0')], ignoreOrder: true);
+        band.Links!.Twelve.Single().Mark.ShouldBe('\0');
+        BenchTicks.Of(look, 1).ShouldBeEmpty("the steps have other names now");
+        BenchTicks.Of(look, 2).Count.ShouldBe(1);
+        Trays.Of(look, 1).ShouldBeEmpty();
+    }
+
+    private static int Number(string script) => int.Parse(script.Split('.')[^2][..3], System.Globalization.CultureInfo.InvariantCulture);
 
     [Fact]
     public void A_job_of_an_unknown_watch_is_not_stored()

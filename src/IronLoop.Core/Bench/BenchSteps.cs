@@ -46,9 +46,9 @@ public static class BenchSteps
                 opening.Add((SideSteps.LinksOf(kind.Key), TrayPlace.Watch, kind.Count()));
             opening.AddRange(FastenerWork.PartsOf(fastener).Select(p => (p.Part, TrayPlace.Watch, links.On(side).Count * p.Count)));
         }
-        opening.Add((SideSteps.ClaspBars, TrayPlace.Watch, 2));
+        opening.Add((SideSteps.ClaspHolders(facts), TrayPlace.Watch, 2));
         if (facts.OtherClasp is { } clasps)
-            opening.Add((ClaspNamed(clasps.Old), TrayPlace.Watch, 1));
+            opening.Add((OldClasp(clasps.Old), TrayPlace.Watch, 1));
         // A loose link comes with what joins it; those taken from stock come in with their step.
         foreach (var spare in band.Spares.GroupBy(s => s.Kind))
         {
@@ -346,13 +346,13 @@ public static class BenchSteps
         var steps = Works(facts.ClaspWork, "clasp", BenchPart.Clasp, new BenchPlace { AtClasp = true }).ToList();
         if (facts.OtherClasp is { } clasps && facts.Band.Links is not null && steps.Count > 1)
         {
-            steps[0] = steps[0] with { Moves = [new TrayMove(ClaspNamed(clasps.Old), 1, TrayPlace.Watch, facts.GoesOn ? TrayPlace.Stock : TrayPlace.Tray)] };
-            steps[^1] = steps[^1] with { Moves = [new TrayMove(ClaspNamed(clasps.New), 1, TrayPlace.Stock, TrayPlace.Watch)] };
+            steps[0] = steps[0] with { Moves = [new TrayMove(OldClasp(clasps.Old), 1, TrayPlace.Watch, facts.GoesOn ? TrayPlace.Stock : TrayPlace.Tray)] };
+            steps[^1] = steps[^1] with { Moves = [new TrayMove($"clasp: {clasps.New}", 1, TrayPlace.Stock, TrayPlace.Watch)] };
         }
         return steps;
     }
 
-    private static string ClaspNamed(string name) => $"clasp, {name}";
+    private static string OldClasp(string name) => $"old clasp: {name}";
 
     private static BenchStep Look(BenchFacts facts)
     {

@@ -9,8 +9,10 @@ namespace IronLoop.Core.Bench;
 /// <summary>The links of one side, from how they lie to how they shall lie: runs out, links back, links in.</summary>
 internal static class SideSteps
 {
-    /// <summary>The bar that holds the clasp to a side.</summary>
-    public const string ClaspBars = "bars at the clasp";
+    /// <summary>What holds the clasp to a side, by the name the tray knows it by: bars, and pins at a butterfly.</summary>
+    public static string ClaspHolders(BenchFacts facts) => IsPinned(facts) ? "pins at the clasp" : "bars at the clasp";
+
+    private static bool IsPinned(BenchFacts facts) => facts.ClaspKind == ClaspKind.Butterfly && facts.OtherClasp is null;
 
     /// <summary>Links of a kind, by the name the tray knows them by.</summary>
     public static string LinksOf(LinkKind kind) => $"links of {kind}";
@@ -95,14 +97,14 @@ internal static class SideSteps
             Where = new BenchPlace(side, [from, to + 1], [.. Enumerable.Range(from, count)]) { AtClasp = atClasp },
             Tool = open.Tool,
             Direction = open.Direction,
-            FallsOut = atClasp ? Both(open.FallsOut, "the bar at the clasp, which springs") : open.FallsOut,
+            FallsOut = atClasp ? Both(open.FallsOut, AtClasp(facts)) : open.FallsOut,
             Caution = open.Caution,
             Moves =
             [
                 .. Kinds(row, side, from, to).Select(k => new TrayMove(LinksOf(k.Kind), k.Count, TrayPlace.Watch, TrayPlace.Tray)),
                 // Of the run, its joint with the links that stay; those inside the run come along, and at the clasp its bar.
                 .. Fasteners(facts, atClasp ? count : count + 1, TrayPlace.Watch, TrayPlace.Tray),
-                .. atClasp ? [new TrayMove(ClaspBars, 1, TrayPlace.Watch, TrayPlace.Tray)] : (TrayMove[])[],
+                .. atClasp ? [new TrayMove(ClaspHolders(facts), 1, TrayPlace.Watch, TrayPlace.Tray)] : (TrayMove[])[],
             ],
             Minutes = 2 * BenchStep.UsualMinutes(StepKind.OpenJoint),
         };
@@ -112,16 +114,16 @@ internal static class SideSteps
     private static IEnumerable<BenchStep> In(BenchFacts facts, Side side, BenchPart part, string key, IReadOnlyList<PlacedLink> links, int at, bool atClasp, string where)
     {
         var (name, open) = (PlanWords.Name(side), FastenerWork.Open(facts.Setup));
-        var opened = atClasp ? "Open the joint at the clasp: release its bar." : $"Open the joint there. {open.How}";
+        var opened = atClasp ? IsPinned(facts) ? "Open the joint at the clasp: drive its pin out." : "Open the joint at the clasp: release its bar." : $"Open the joint there. {open.How}";
         var close = FastenerWork.Close(facts.Setup);
         yield return new BenchStep($"{key}-open", part, StepKind.OpenJoint, $"{name} side: {Said(links, side)} {(links.Count == 1 ? "goes" : "go")} in, {where}. {opened}")
         {
             Where = new BenchPlace(side, [at]) { AtClasp = atClasp },
-            Tool = atClasp ? "fine point" : open.Tool,
+            Tool = !atClasp ? open.Tool : IsPinned(facts) ? "block, punch" : "fine point",
             Direction = atClasp ? null : open.Direction,
-            FallsOut = atClasp ? "the bar at the clasp, which springs" : open.FallsOut,
-            Caution = atClasp ? PieceOfWork.Bars : open.Caution,
-            Moves = atClasp ? [new TrayMove(ClaspBars, 1, TrayPlace.Watch, TrayPlace.Tray)] : Fasteners(facts, 1, TrayPlace.Watch, TrayPlace.Tray),
+            FallsOut = atClasp ? AtClasp(facts) : open.FallsOut,
+            Caution = !atClasp ? open.Caution : IsPinned(facts) ? PieceOfWork.Taps : PieceOfWork.Bars,
+            Moves = atClasp ? [new TrayMove(ClaspHolders(facts), 1, TrayPlace.Watch, TrayPlace.Tray)] : Fasteners(facts, 1, TrayPlace.Watch, TrayPlace.Tray),
             Minutes = BenchStep.UsualMinutes(StepKind.OpenJoint),
         };
         yield return new BenchStep(key, part, StepKind.CloseJoint,
@@ -151,13 +153,13 @@ internal static class SideSteps
             Where = new BenchPlace(side, [came]) { AtClasp = true },
             Tool = open.Tool,
             Direction = open.Direction,
-            FallsOut = Both(open.FallsOut, "the bar at the clasp, which springs"),
+            FallsOut = Both(open.FallsOut, AtClasp(facts)),
             Caution = open.Caution,
             Moves =
             [
                 .. links.GroupBy(l => l.KindOn(side)).Select(g => new TrayMove(LinksOf(g.Key), g.Count(), TrayPlace.Watch, TrayPlace.Tray)),
                 .. Fasteners(facts, links.Count, TrayPlace.Watch, TrayPlace.Tray),
-                new TrayMove(ClaspBars, 1, TrayPlace.Watch, TrayPlace.Tray),
+                new TrayMove(ClaspHolders(facts), 1, TrayPlace.Watch, TrayPlace.Tray),
             ],
             Minutes = links.Count * BenchStep.UsualMinutes(StepKind.OpenJoint),
         };
@@ -169,13 +171,15 @@ internal static class SideSteps
         var close = FastenerWork.Close(facts.Setup);
         var name = PlanWords.Name(side);
         return atClasp
-            ? new BenchStep(key, part, StepKind.CloseJoint, $"{name} side: join {what}: one tip of its bar in, press the other, wiggle until it clicks; turn and pull.")
+            ? new BenchStep(key, part, StepKind.CloseJoint, IsPinned(facts)
+                ? $"{name} side: join {what}: start the pin, stop short of the notch, seat the clasp’s tube, line up, and drive it home flush; turn and pull."
+                : $"{name} side: join {what}: one tip of its bar in, press the other, wiggle until it clicks; turn and pull.")
             {
                 Where = new BenchPlace(side, [joint]) { AtClasp = true },
-                Tool = "fine fork",
-                FallsOut = "the bar, which springs",
-                Caution = PieceOfWork.Bars,
-                Moves = [new TrayMove(ClaspBars, 1, TrayPlace.Tray, TrayPlace.Watch)],
+                Tool = IsPinned(facts) ? "block, punch, soft hammer" : "fine fork",
+                FallsOut = IsPinned(facts) ? null : "the bar, which springs",
+                Caution = IsPinned(facts) ? PieceOfWork.Taps : PieceOfWork.Bars,
+                Moves = [new TrayMove(ClaspHolders(facts), 1, TrayPlace.Tray, TrayPlace.Watch)],
                 Minutes = BenchStep.UsualMinutes(StepKind.CloseJoint),
             }
             : new BenchStep(key, part, StepKind.CloseJoint, $"{name} side: close {what}, arrows or screw heads on the same edge. {close.How}")
@@ -189,6 +193,8 @@ internal static class SideSteps
                 Minutes = BenchStep.UsualMinutes(StepKind.CloseJoint),
             };
     }
+
+    private static string AtClasp(BenchFacts facts) => IsPinned(facts) ? "the pin at the clasp" : "the bar at the clasp, which springs";
 
     private static List<TrayMove> Fasteners(BenchFacts facts, int joints, TrayPlace from, TrayPlace to) => joints == 0 ? [] :
         [.. FastenerWork.PartsOf(facts.Setup.Fastener!.Value).Select(p => new TrayMove(p.Part, joints * p.Count, from, to))];

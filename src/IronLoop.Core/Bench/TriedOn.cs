@@ -34,7 +34,8 @@ public sealed record TriedOn(FitTarget Target, Arrangement Plan, bool Same, bool
         var again = kept.Figures.Misfit > free.Figures.Misfit || (kept.Figures.TwiceTrouble - free.Figures.TwiceTrouble) > 2 * target.Tolerance;
         var plan = again ? WithLeast(request, free, now, first) : Join(rest, kept, now, first);
         // What was agreed stays where nothing better is gained by leaving it.
-        if (judgedAgreed.Misfit <= Length.Zero && judgedAgreed.TwiceTrouble <= Planner.Judge(request, plan).TwiceTrouble)
+        var judged = Planner.Judge(request, plan);
+        if (judgedAgreed.Misfit < judged.Misfit || judgedAgreed.Misfit == judged.Misfit && judgedAgreed.TwiceTrouble <= judged.TwiceTrouble)
             plan = agreed;
         var (same12, same6) = (plan.Twelve.SequenceEqual(agreed.Twelve), plan.Six.SequenceEqual(agreed.Six));
         var links = same12 && same6;

@@ -32,13 +32,15 @@ public sealed record TrayMove(string Part, int Count, TrayPlace From, TrayPlace 
     /// <summary>The move that takes this one back.</summary>
     public TrayMove Back => this with { From = To, To = From };
 
-    /// <summary>In words: "2 pins, out of the watch".</summary>
-    public string Says => $"{Count} {Part}, {(From, To) switch
+    /// <summary>In words: "pins: 2, out of the watch".</summary>
+    public string Says => $"{Part}: {Count}, {(From, To) switch
     {
         (TrayPlace.Watch, TrayPlace.Tray) => "out of the watch",
         (TrayPlace.Tray, TrayPlace.Watch) => "back in",
         (TrayPlace.Stock, TrayPlace.Tray) => "taken from stock",
         (TrayPlace.Tray, TrayPlace.Stock) => "back to stock",
+        (TrayPlace.Watch, TrayPlace.Stock) => "out of the watch, to stock",
+        (TrayPlace.Stock, TrayPlace.Watch) => "from stock, on the watch",
         (TrayPlace.Tray, TrayPlace.Bag) => "into the owner’s bag",
         (TrayPlace.Tray, TrayPlace.Scrapped) => "thrown away",
         (TrayPlace.Tray, TrayPlace.Lost) => "lost",

@@ -92,10 +92,10 @@ internal static class DemoBands
                 Colour = "steel",
             },
             Mm(thickness), claspName, new Bracelet(twelve, six), [], clasp, null)
-            {
-                Fastener = Joins(article).Fastener,
-                Pin = Joins(article).Pin,
-            });
+        {
+            Fastener = Joins(article).Fastener,
+            Pin = Joins(article).Pin,
+        });
 
     /// <summary>What joins the links: one bracelet for each fastener.</summary>
     private static (Fastener Fastener, Length? Pin) Joins(string article) => article switch

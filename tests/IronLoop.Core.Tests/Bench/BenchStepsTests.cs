@@ -1,122 +1,153 @@
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
-using IronLoop.Core.Tray;
+using static IronLoop.Core.Tests.Bench.BenchJobs;
 
 namespace IronLoop.Core.Tests.Bench;
 
 public class BenchStepsTests
 {
-    private static readonly BraceletClasp Clasp = new(Mm(18), Mm(18), Side.Twelve, 4, Mm(2.5m), 1);
+    /// <summary>What the demo holds, each to be read aloud.</summary>
+    private static readonly Dictionary<string, BenchFacts> Read = new()
+    {
+        ["split pins, drilled lugs, from stock"] = Sized(Fastener.SplitPin, own: false),
+        ["pins with tubes, blind lugs, screw press"] = Sized(Fastener.PinWithTube, Attachment.SpringBarBlind, ToolFamily.ScrewPress),
+        ["screws, blind lugs, from stock"] = Sized(Fastener.Screw, Attachment.SpringBarBlind, own: false),
+        ["screws in tubes, screwed bars, butterfly"] = Sized(Fastener.ScrewInTube, Attachment.ScrewBar, own: false) with { ClaspKind = ClaspKind.Butterfly },
+        ["bars between links, hand pusher"] = Sized(Fastener.SpringBar, tools: ToolFamily.HandPusher),
+        ["links from the bag and from stock go in"] = Sized(Fastener.SplitPin) with
+        {
+            Band = Bracelet(spares: 3),
+            Plan = new Arrangement(Lie(6, 0, 1), Lie(6, 0, 2), 1),
+            FromStock = [(new LinkKind(Mm(8)), 1, "LK-80-20")],
+        },
+        ["freed at the clasp"] = Sized(Fastener.SplitPin, Attachment.SpringBarBlind) with
+        {
+            Marks = LinkMarks.None with { Freed = new Dictionary<Side, Length> { [Side.Twelve] = Mm(1.6m) } },
+        },
+        ["another clasp, ends filed, consent"] = Sized(Fastener.SplitPin, own: false) with
+        {
+            Work = [new PieceOfWork("File 0.2 mm off each side of both end links", Reversible: false) { Tools = "fine flat file, vice with soft jaws", Minutes = 40, Caution = PieceOfWork.Filing }],
+            ClaspWork = OtherClasp(ClaspKind.FoldOver),
+            OtherClasp = ("fold-over", "another clasp"),
+            OtherClaspAdds = Mm(3.2m),
+            Condition = ["scratch on the bezel 3"],
+        },
+        ["loose hollow ends"] = Sized(Fastener.SplitPin, Attachment.SpringBarBlind, own: false) with { Band = Bracelet(solid: false) },
+        ["strap, drilled lugs"] = Closed(Attachment.SpringBarDrilled, Strap()),
+        ["strap, blind lugs without room for a fork"] = Closed(Attachment.SpringBarBlind, Strap()) with { BarGap = Mm(0.8m) },
+        ["strap, quick release"] = Closed(Attachment.SpringBarBlind, Strap(BandAttachment.QuickRelease)),
+        ["strap, open ends on fixed bars"] = Closed(Attachment.FixedBar, Strap(BandAttachment.OpenEnd)),
+        ["strap, screwed bars"] = Closed(Attachment.ScrewBar, Strap()) with { OwnBar = Mm(1.6m) },
+        ["strap, slot, ends pressed"] = Closed(Attachment.ScrewSlot, Strap(BandAttachment.ScrewThrough)) with
+        {
+            Work = [new PieceOfWork("Press the strap's ends flat to 2.2 mm", Reversible: false) { Tools = "smooth-jawed pliers", Minutes = 15 }],
+        },
+        ["strap, the maker’s own shape"] = Closed(Attachment.OwnShape, Strap(BandAttachment.ScrewThrough)),
+        ["pull-through, fixed bars, double"] = Closed(Attachment.FixedBar, PullThrough),
+        ["pull-through, spring bars, reversed single"] = Closed(Attachment.SpringBarBlind, PullThrough, PullThroughWay.ReversedSingle),
+        ["mesh with notches"] = Closed(Attachment.SpringBarBlind, Mesh(20)),
+        ["mesh that locks anywhere"] = Closed(Attachment.SpringBarDrilled, Mesh(0)),
+    };
 
-    // Two links leave the 12 side, one joins the 6 side.
-    private static readonly Arrangement Arrangement = new(
-        [new(Mm(8), LinkFate.Fixed), new(Mm(8), LinkFate.Stays), new(Mm(8), LinkFate.Leaves), new(Mm(8), LinkFate.Leaves)],
-        [new(Mm(8), LinkFate.Fixed), new(Mm(8), LinkFate.Stays), new(Mm(5), LinkFate.Joins)],
-        2);
+    public static TheoryData<string> Names => [.. Read.Keys];
+
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void A_fitter_can_read_the_steps_aloud_and_do_the_work(string name) => Snapshots.Agree(name, BenchSteps.Of(Read[name]));
 
     [Fact]
-    public void A_fitter_can_read_the_steps_aloud_and_do_the_work()
+    public void Every_combination_has_a_list_of_its_own_in_the_right_order()
     {
-        var steps = BenchSteps.Of(Attachment.SpringBarDrilled, Clasp, Arrangement, isFromStock: true,
-            [new PieceOfWork("File 0.2 mm off each side of both end links", Reversible: false)]);
-        string.Join('\n', steps.Select(s => $"{s.Part}: {s.What}")).ShouldBe(
-            """
-            prepare: Lay the watch on the soft mat, case back toward you. Tape the lugs and the clasp.
-            prepare: See that the owner's written consent to the work that cannot be undone lies with the job.
-            prepare: File 0.2 mm off each side of both end links.
-            prepare: Put the bracelet on, 12 side first, so that the clasp opens the owner's way. Seat one tip of the spring bar, press the other in from outside, and see both tips in their holes.
-            prepare: Open the clasp so that the band lies flat.
-            first side: 12 side: take out 2 links of 8 mm beside the clasp. Push the pin along the arrow; put links and pins in the tray.
-            first side: 12 side: close the joint, pin against the arrow, last push until just below flush.
-            try on: Close the clasp and try it on the owner's wrist. Judge the surplus, look where the clasp sits, and go on only when it agrees with the plan.
-            second side: 6 side: put in 1 link of 5 mm beside the clasp, arrows on one edge.
-            second side: 6 side: close the joint, pin against the arrow, last push until just below flush.
-            finish: Move the micro-adjust from position 2 to 3 of 4, counted from the tight end.
-            finish: Check every joint: pins flush or just below, all arrows on one edge, turn and pull. The clasp closes and stays closed.
-            """);
+        var lists = new HashSet<string>();
+        foreach (var facts in Grid())
+        {
+            var steps = BenchSteps.Of(facts);
+            steps.Select(s => s.Key).ShouldBeUnique();
+            steps.ShouldAllBe(s => s.What.Length > 0 && s.Minutes > 0);
+            lists.Add(Snapshots.Read(steps));
+            steps[0].Part.ShouldBe(BenchPart.Protect);
+            steps[^1].Part.ShouldBe(BenchPart.Check);
+            if (facts.Band.Links is not null)
+                steps.Select(s => s.Part).Distinct().ShouldBeInOrder();
+            var tried = steps.ToList().FindIndex(s => s.Kind == StepKind.TryOn);
+            steps.Take(tried).ShouldAllBe(s => s.Part != BenchPart.SecondSide, "the second side is never opened before the try-on");
+        }
+        // 6 attachments × 5 fasteners × 3 tool families × 4 clasps × own or from stock, and what has no links; some differ in nothing.
+        lists.Count.ShouldBe(369);
     }
 
     [Fact]
-    public void Every_step_with_a_bar_or_a_punch_carries_its_caution()
+    public void The_parts_of_a_bracelet_are_all_on_the_account_and_back_in_or_loose_at_the_end()
     {
-        var steps = BenchSteps.Of(Attachment.SpringBarBlind, Clasp, Arrangement, isFromStock: true, []);
-        steps.Single(s => s.Key == "mount").Caution.ShouldBe(BenchSteps.BarsFly);
-        steps.Where(s => s.Key.StartsWith("out-", StringComparison.Ordinal)).ShouldAllBe(s => s.Caution == BenchSteps.LightTaps);
-        steps.Single(s => s.Key == "try-on").Caution.ShouldBeNull();
+        foreach (var facts in Grid())
+        {
+            var opening = Core.Tray.TrayLedger.Open(BenchSteps.Opening(facts));
+            var end = BenchSteps.Of(facts).Aggregate(opening, (ledger, step) => ledger.With(step.Moves));
+            if (facts.Band.Links is null)
+                continue;
+            end["links of 8 mm", Core.Tray.TrayPlace.Tray].ShouldBe(3, "three links came out");
+            end["links of 8 mm", Core.Tray.TrayPlace.Watch].ShouldBe(9);
+            foreach (var (part, count) in FastenerWork.PartsOf(facts.Setup.Fastener!.Value))
+                end[part, Core.Tray.TrayPlace.Tray].ShouldBe(3 * count, "a run of n links leaves n fasteners over");
+            (end["bars at the clasp", Core.Tray.TrayPlace.Watch] + end["pins at the clasp", Core.Tray.TrayPlace.Watch]).ShouldBe(2);
+        }
     }
+
+    [Theory]
+    [InlineData(1.0, "0.8")]
+    [InlineData(0.9, "0.7")]
+    [InlineData(1.25, "1.1")]
+    public void The_punch_is_a_little_thinner_than_the_pin(double pin, string punch) =>
+        new BenchSetup(Fastener.SplitPin, Pin: Mm((decimal)pin)).Punch.ToString().ShouldBe($"{punch} mm");
+
+    [Fact]
+    public void The_blade_fills_the_slot_and_the_fork_is_narrower_than_the_gap()
+    {
+        new BenchSetup(Slot: Mm(0.42m)).Blade.ShouldBe(Mm(0.4m));
+        new BenchSetup(Gap: Mm(1.4m)).Fork.ShouldBe(Mm(1.2m));
+        new BenchSetup().Blade.ShouldBeNull();
+    }
+
+    [Fact]
+    public void Pins_go_back_against_the_arrow_but_where_a_house_follows_it_with_plain_ones()
+    {
+        string? Way(Fastener fastener, Insertion insertion) => FastenerWork.Close(new BenchSetup(fastener, Insertion: insertion)).Direction;
+        Way(Fastener.PinWithTube, Insertion.AgainstTheArrow).ShouldBe("against the arrow");
+        Way(Fastener.PinWithTube, Insertion.AlongTheArrow).ShouldNotBeNull().ShouldStartWith("along the arrow");
+        Way(Fastener.SplitPin, Insertion.AlongTheArrow).ShouldBe("against the arrow", "a slit end finishes at the arrow's head");
+        FastenerWork.Open(new BenchSetup(Fastener.SplitPin, NoArrow: true)).Direction.ShouldNotBeNull().ShouldContain("note the edge");
+    }
+
+    [Fact]
+    public void What_joins_the_links_is_asked_before_there_are_steps() =>
+        BenchSteps.Of(Sized(Fastener.SplitPin) with { Setup = new BenchSetup() }).ShouldBeEmpty();
 
     [Fact]
     public void Steps_are_worked_in_order_and_taken_back_from_the_end()
     {
-        var steps = BenchSteps.Of(Attachment.SpringBarBlind, Clasp, Arrangement, isFromStock: false, []);
+        var steps = BenchSteps.Of(Sized(Fastener.SplitPin));
         var done = new HashSet<string>();
         foreach (var step in steps)
         {
             foreach (var later in steps.SkipWhile(s => s != step).Skip(1))
                 BenchSteps.WhyNot(steps, done, later.Key, tick: true).ShouldNotBeNull();
+            BenchSteps.WhyNot(steps, done, step.Key, tick: false).ShouldNotBeNull("it is not done yet");
             BenchSteps.WhyNot(steps, done, step.Key, tick: true).ShouldBeNull();
             done.Add(step.Key);
+            BenchSteps.WhyNot(steps, done, step.Key, tick: true).ShouldNotBeNull("it is done already");
         }
-        BenchSteps.WhyNot(steps, done, steps[0].Key, tick: false).ShouldNotBeNull();
-        BenchSteps.WhyNot(steps, done, steps[^1].Key, tick: false).ShouldBeNull();
-    }
-
-    [Fact]
-    public void Each_step_has_a_key_of_its_own_for_every_attachment()
-    {
-        foreach (var attachment in Enum.GetValues<Attachment>())
+        foreach (var step in steps.Reverse())
         {
-            var keys = BenchSteps.Of(attachment, Clasp, Arrangement, isFromStock: true, []).Select(s => s.Key).ToList();
-            keys.ShouldBeUnique();
+            BenchSteps.WhyNot(steps, done, step.Key, tick: false).ShouldBeNull();
+            done.Remove(step.Key);
         }
+        BenchSteps.WhyNot(steps, done, "dance", tick: true).ShouldBe("There is no such step in this plan.");
     }
 
     [Fact]
-    public void The_bag_holds_every_link_out_and_a_fastener_for_each_link_fewer()
-    {
-        Bag.Of(Arrangement, [new SpareLinks(Mm(5), 2)]).ShouldBe(
-            [new BagLine("links of 8 mm", 2), new BagLine("links of 5 mm", 1), new BagLine("fasteners from removed links", 1)]);
-    }
-
-    [Theory]
-    [InlineData(PullThroughWay.Double, "buckle end lies on the 12 side", "two layers lie under the case")]
-    [InlineData(PullThroughWay.ReversedSingle, "buckle end lies on the 6 side", "one layer lies under the case")]
-    public void A_band_is_pulled_through_in_the_way_it_is_worn(PullThroughWay way, string side, string layers)
-    {
-        var fit = new OnePieceBand(Length.FromMillimetres(168), Length.FromMillimetres(7), 12, Length.FromMillimetres(1.2m), null)
-            .On(new Head(Length.FromMillimetres(44), Length.FromMillimetres(3)))
-            .In(5, new FitTarget(Length.FromMillimetres(157), Length.Zero, Length.Zero));
-        var steps = BenchSteps.Of(way, isOnBars: true, fit, 12, []);
-        steps.ShouldContain(s => s.What.Contains(side));
-        steps.ShouldContain(s => s.What.Contains(layers));
-        steps.ShouldContain(s => s.What.Contains("hole 6 of 12"));
-        // Both bars first, with their caution; a watch with bars of its own needs none.
-        steps.Single(s => s.Key == "bars").Caution.ShouldBe(BenchSteps.BarsFly);
-        BenchSteps.Of(way, isOnBars: false, fit, 12, []).ShouldNotContain(s => s.Key == "bars");
-    }
-
-    [Fact]
-    public void Mesh_is_let_out_wide_before_it_is_set_to_its_notch()
-    {
-        var mesh = new MeshBand(Length.FromMillimetres(120), Length.FromMillimetres(180), 31);
-        var fit = mesh.Nearest(new FitTarget(Length.FromMillimetres(150), Length.Zero, Length.Zero));
-        var keys = BenchSteps.Of(Attachment.SpringBarBlind, fit, mesh, []).Select(s => s.Key).ToList();
-        keys.IndexOf("lengthen").ShouldBeLessThan(keys.IndexOf("try-on"));
-        BenchSteps.Of(Attachment.SpringBarBlind, fit, mesh, []).Single(s => s.Key == "try-on").What.ShouldContain("notch 16 of 31");
-    }
-
-    [Fact]
-    public void Work_brings_its_tools_its_minutes_and_its_own_caution_to_the_bench()
-    {
-        var mesh = new MeshBand(Length.FromMillimetres(120), Length.FromMillimetres(180), 0);
-        var fit = mesh.Nearest(new FitTarget(Length.FromMillimetres(150), Length.Zero, Length.Zero));
-        var work = new PieceOfWork("File the ends", Reversible: false) { Tools = "flat file", Minutes = 40, Caution = PieceOfWork.Filing };
-        var step = BenchSteps.Of(Attachment.SpringBarBlind, fit, mesh, [work]).Single(s => s.Key == "work-1");
-        step.What.ShouldBe("File the ends. With flat file; about 40 minutes.");
-        step.Caution.ShouldBe(PieceOfWork.Filing);
-    }
-
-    private static Length Mm(decimal millimetres) => Length.FromMillimetres(millimetres);
+    public void Only_looking_trying_on_and_checks_may_be_left_out() =>
+        BenchSteps.Of(Sized(Fastener.PinWithTube, own: false)).Where(s => s.MayBeSkipped).ShouldAllBe(s => s.Moves.Count == 0 && s.Kind != StepKind.Bars && s.Kind != StepKind.Consent);
 }

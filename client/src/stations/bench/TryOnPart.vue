@@ -58,7 +58,7 @@ async function judge(take: boolean) {
         v-model="typed.seen"
         density="compact"
         name="triedSeen"
-        label="Clasp seen off the middle by"
+        label="Clasp off the middle by"
         autocomplete="off"
         :error-messages="saidOf(error, '$.seen')"
       />

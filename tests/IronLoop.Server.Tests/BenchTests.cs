@@ -1,0 +1,257 @@
+using System.Net;
+using System.Text;
+using System.Text.Json.Nodes;
+using UglyToad.PdfPig;
+
+namespace IronLoop.Server.Tests;
+
+/// <summary>The bench: steps, the tray's account, the try-on between the sides, consent, stop and refer.</summary>
+public sealed class BenchTests : IDisposable
+{
+    private readonly Shop _shop = new(demo: true);
+
+    public void Dispose() => _shop.Dispose();
+
+    private async Task<long> JobId(string client, string watch = "") =>
+        (await _shop.Get("/api/jobs")).AsArray().Single(j => j!["client"]!.GetValue<string>() == client && j["watch"]!.GetValue<string>().Contains(watch, StringComparison.Ordinal))!["id"]!.GetValue<long>();
+
+    private Task<JsonNode> Bench(long job) => _shop.Get($"/api/jobs/{job}/bench");
+
+    private static JsonNode? Next(JsonNode bench) => bench["steps"]!.AsArray().FirstOrDefault(s => s!["next"]!.GetValue<bool>());
+
+    private static string Text(JsonNode? node, string field) => node![field]!.GetValue<string>();
+
+    private static int Tray(JsonNode bench, string part, string place) =>
+        bench["tray"]!.AsArray().Single(t => t!["part"]!.GetValue<string>() == part)![place]!.GetValue<int>();
+
+    /// <summary>Works steps forward until one of a kind is next; to the end without one.</summary>
+    private async Task<JsonNode> Forward(long job, string? until = null)
+    {
+        var bench = await Bench(job);
+        while (Next(bench) is { } step && Text(step, "kind") != until)
+            bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(step, "key")}", new { done = true });
+        return bench;
+    }
+
+    private async Task<long> OnTheBench(string client)
+    {
+        var job = await JobId(client);
+        await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
+        await _shop.Post($"/api/jobs/{job}/size/agree", null);
+        return job;
+    }
+
+    private static void Balances(JsonNode bench, Dictionary<string, int> opening)
+    {
+        foreach (var line in bench["tray"]!.AsArray())
+        {
+            var sum = ((string[])["watch", "tray", "bag", "scrapped", "lost"]).Sum(p => line![p]!.GetValue<int>()) - line!["fromStock"]!.GetValue<int>();
+            sum.ShouldBe(opening.GetValueOrDefault(Text(line, "part")), $"{Text(line, "part")} in all");
+        }
+    }
+
+    private static Dictionary<string, int> Totals(JsonNode bench) => bench["tray"]!.AsArray().ToDictionary(
+        t => Text(t, "part"), t => ((string[])["watch", "tray", "bag", "scrapped", "lost"]).Sum(p => t![p]!.GetValue<int>()) - t!["fromStock"]!.GetValue<int>());
+
+    [Fact]
+    public async Task Each_step_moves_its_parts_and_taking_it_back_moves_them_back()
+    {
+        var job = await OnTheBench("Sunniva Marl");
+        var bench = await Bench(job);
+        var opening = Totals(bench);
+        bench = await Forward(job, "openJoint");
+        var before = Tray(bench, "link screws", "watch");
+        var key = Text(Next(bench), "key");
+        bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{key}", new { done = true });
+        Tray(bench, "links of 8.6 mm", "tray").ShouldBe(2, "a run of two comes away whole");
+        Tray(bench, "link screws", "watch").ShouldBe(before - 3, "the run does not lie at the clasp: a half link does, so three joints' screws are out");
+        Balances(bench, opening);
+        bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{key}", new { done = false });
+        Tray(bench, "link screws", "watch").ShouldBe(before);
+        Tray(bench, "links of 8.6 mm", "tray").ShouldBe(0);
+        await _shop.Put($"/api/jobs/{job}/bench/steps/{key}", new { done = false }, HttpStatusCode.Conflict);
+        bench = await Forward(job, "tryOn");
+        await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true, skipped = "the owner could not come" });
+        bench = await Forward(job);
+        bench["steps"]!.AsArray().Single(s => Text(s, "kind") == "tryOn")!["skipped"]!.GetValue<string>().ShouldBe("the owner could not come");
+        Balances(bench, opening);
+        var bag = (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.AsArray();
+        bag.ToDictionary(b => Text(b, "what"), b => b!["count"]!.GetValue<int>()).ShouldBe(new Dictionary<string, int> { ["link screws"] = 4, ["links of 8.6 mm"] = 4 }, ignoreOrder: true);
+        await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = bag, by = "MK" });
+        Balances(await Bench(job), opening);
+        Tray(await Bench(job), "link screws", "bag").ShouldBe(4);
+        Tray(await Bench(job), "link screws", "tray").ShouldBe(0);
+    }
+
+    [Fact]
+    public async Task Work_on_links_cannot_be_left_out_and_a_check_only_with_a_note()
+    {
+        var job = await OnTheBench("Sunniva Marl");
+        var bench = await Forward(job, "openJoint");
+        (await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true, skipped = "no time" }, HttpStatusCode.Conflict))["title"]!.GetValue<string>()
+            .ShouldContain("cannot be left out");
+        bench = await Forward(job, "check");
+        var key = Text(Next(bench), "key");
+        await _shop.Put($"/api/jobs/{job}/bench/steps/{key}", new { done = true, skipped = "one screw turns, owner told" });
+        await Forward(job);
+        (await _shop.Get("/api/log?words=screw%20turns")).AsArray().Count.ShouldBe(1, "what is not settled is in the log");
+    }
+
+    [Fact]
+    public async Task A_lost_tube_keeps_its_joint_open_until_one_comes_from_stock()
+    {
+        var job = await OnTheBench("Ketil Orrel");
+        var opening = Totals(await Bench(job));
+        var bench = await Forward(job, "openJoint");
+        bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true });
+        var out3 = Tray(bench, "tubes", "tray");
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "tubes", count = out3 + 1, act = "lost" }, HttpStatusCode.Conflict);
+        bench = await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "tubes", count = 1, act = "lost", why = "rolled under the bench" });
+        Tray(bench, "tubes", "lost").ShouldBe(1);
+        // Taking the step back wants the tube again: it is not there.
+        var done = bench["steps"]!.AsArray().Last(s => s!["done"]!.GetValue<bool>())!;
+        (await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(done, "key")}", new { done = false }, HttpStatusCode.Conflict))["title"]!.GetValue<string>()
+            .ShouldBe($"tubes: {out3} wanted from the tray, {out3 - 1} there, 1 lost; take one from stock.");
+        var stock = (await _shop.Get($"/api/jobs/{job}/bench/tray/stock")).AsArray().First(p => Text(p, "article").StartsWith("PN-", StringComparison.Ordinal))!;
+        bench = await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "tubes", count = 1, act = "fromStock", partId = stock["partId"]!.GetValue<long>() });
+        Tray(bench, "tubes", "fromStock").ShouldBe(1);
+        Balances(bench, opening);
+        (await _shop.Get($"/api/jobs/{job}/bench/tray/stock")).AsArray().Single(p => Text(p, "article") == Text(stock, "article"))!["free"]!.GetValue<int>()
+            .ShouldBe(stock["free"]!.GetValue<int>() - 1, "it is the job's now");
+        await Forward(job);
+        var bag = (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.AsArray();
+        await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = bag, by = "TB" });
+        Balances(await Bench(job), opening);
+        (await _shop.Post($"/api/jobs/{await JobId("Bettan Oakes")}/bench/tray", new { part = "rubies", count = 1, act = "lost" }, HttpStatusCode.BadRequest)).ToJsonString()
+            .ShouldContain("The tray knows no rubies");
+    }
+
+    [Fact]
+    public async Task The_try_on_between_the_sides_plans_the_rest_anew_and_the_part_account_holds()
+    {
+        var job = await JobId("Bettan Oakes");
+        var opening = Totals(await Bench(job));
+        var loop = await _shop.Get($"/api/jobs/{job}/loop");
+        var planned = loop["figures"]!["lengthMm"]!.GetValue<decimal>();
+        var felt = new { by = "millimetres", over = "comfort", amount = "30", take = false };
+        var tried = await _shop.Put($"/api/jobs/{job}/bench/try-on", felt);
+        tried["same"]!.GetValue<bool>().ShouldBeFalse();
+        (await _shop.Get($"/api/jobs/{job}/loop"))["figures"]!["lengthMm"]!.GetValue<decimal>().ShouldBe(planned, "only shown, not taken");
+        await _shop.Put($"/api/jobs/{job}/bench/try-on", new { by = "millimetres", over = "comfort", amount = "", take = true }, HttpStatusCode.BadRequest);
+        var taken = await _shop.Put($"/api/jobs/{job}/bench/try-on", new { by = "millimetres", over = "comfort", amount = "30", seen = "2", toward = "twelve", take = true });
+        taken["seenSays"]!.GetValue<string>().ShouldContain("The clasp was seen 2.0 mm toward the 12 side");
+        var bench = taken["bench"]!;
+        bench["round"]!.GetValue<int>().ShouldBe(2);
+        bench["earlier"]!.AsArray().Count.ShouldBe(9, "what was done stays done");
+        Next(bench)!["key"]!.GetValue<string>().ShouldStartWith("r2-");
+        (await _shop.Get($"/api/jobs/{job}/loop"))["figures"]!["lengthMm"]!.GetValue<decimal>().ShouldBe(taken["lengthMm"]!.GetValue<decimal>());
+        Balances(bench, opening);
+        bench = await Forward(job);
+        Balances(bench, opening);
+        (await _shop.Get("/api/log?words=Tried%20on%20between")).AsArray().ShouldNotBeEmpty();
+        var bag = (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.AsArray();
+        var outOf = (await _shop.Get($"/api/jobs/{job}/loop"))["layOut"]!;
+        ((string[])["twelve", "six"]).Sum(side => outOf[side]!.AsArray().Count(l => Text(l, "fate") == "leaves"))
+            .ShouldBe(bag.Single(b => Text(b, "what").StartsWith("links", StringComparison.Ordinal))!["count"]!.GetValue<int>());
+        await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = bag, by = "TB" });
+    }
+
+    [Fact]
+    public async Task A_try_on_that_agrees_goes_on_as_planned()
+    {
+        var job = await JobId("Bettan Oakes");
+        var bench = await Bench(job);
+        await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true });
+        (await Bench(job))["round"]!.GetValue<int>().ShouldBe(1);
+        await _shop.Put($"/api/jobs/{job}/bench/try-on", new { by = "millimetres", over = "comfort", amount = "3" }, HttpStatusCode.Conflict);
+    }
+
+    [Fact]
+    public async Task Work_that_cannot_be_undone_waits_for_a_signature_drawn_or_on_paper()
+    {
+        var job = await JobId("Maren Stoll");
+        var band = (await _shop.Get($"/api/jobs/{job}/match?take=60")).AsObject()["page"]!.AsArray().First(m => Text(m, "verdict") == "work" && m!["needsConsent"]!.GetValue<bool>() && m["whyNot"] is null)!["band"]!["id"]!.GetValue<long>();
+        await _shop.Put($"/api/jobs/{job}/match", new { bandId = band, consentSignedBy = "M. Stoll" });
+        await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
+        await _shop.Post($"/api/jobs/{job}/size/agree", null);
+        var bench = await Forward(job, "consent");
+        bench["consent"]!["signed"]!.GetValue<bool>().ShouldBeFalse("a name alone is no signature");
+        (await _shop.Put($"/api/jobs/{job}/bench/steps/consent", new { done = true }, HttpStatusCode.Conflict))["title"]!.GetValue<string>().ShouldContain("has not signed yet");
+        await _shop.Put($"/api/jobs/{job}/bench/consent", new { signedBy = "", signature = "M1 1L2 2" }, HttpStatusCode.BadRequest);
+        await _shop.Put($"/api/jobs/{job}/bench/consent", new { signedBy = "M. Stoll", signature = "" }, HttpStatusCode.BadRequest);
+        await _shop.Put($"/api/jobs/{job}/bench/consent", new { signedBy = "M. Stoll", signature = "<script>" }, HttpStatusCode.BadRequest);
+        bench = await _shop.Put($"/api/jobs/{job}/bench/consent", new { signedBy = "M. Stoll", signature = "M10 60L40 30L80 66" });
+        bench["consent"]!["signed"]!.GetValue<bool>().ShouldBeTrue();
+        Text(bench["consent"], "signature").ShouldBe("M10 60L40 30L80 66");
+        await _shop.Put($"/api/jobs/{job}/bench/steps/consent", new { done = true });
+        await Forward(job);
+    }
+
+    [Fact]
+    public async Task What_joins_the_links_is_said_first_and_the_tools_follow_from_what_was_gauged()
+    {
+        var job = await OnTheBench("Sunniva Marl");
+        var bench = await _shop.Put($"/api/jobs/{job}/bench/setup", new { fastener = "pinWithTube", tools = "handPusher", insertion = "alongTheArrow", micro = "barRightOut", pin = "1,2", slot = "", gap = "" });
+        var open = bench["steps"]!.AsArray().First(s => Text(s, "kind") == "openJoint")!;
+        Text(open, "tool").ShouldBe("hand pusher, punch 1 mm for the 1.2 mm pin");
+        Text(open, "fallsOut").ShouldContain("drops out unseen");
+        bench["steps"]!.AsArray().ShouldContain(s => Text(s, "what").Contains("Take its bar right out", StringComparison.Ordinal));
+        (await _shop.Put($"/api/jobs/{job}/bench/setup", new { fastener = "pinWithTube", tools = "handPusher", insertion = "alongTheArrow", micro = "barRightOut", pin = "9" }, HttpStatusCode.BadRequest))
+            .ToJsonString().ShouldContain("allowed is 0.2 to 5 mm");
+        bench = await _shop.Put($"/api/jobs/{job}/bench/setup", new { fastener = (string?)null, tools = "handPusher", insertion = "againstTheArrow", micro = "tipByTip" });
+        bench["asks"]!.GetValue<bool>().ShouldBeTrue();
+        (await _shop.Get($"/api/jobs/{job}"))["stations"]!.AsArray().Single(s => Text(s, "station") == "bench")!["says"]!.GetValue<string>().ShouldContain("what joins the links");
+        await _shop.Put($"/api/jobs/{job}/bench/setup", new { fastener = "screw", tools = "handPusher", insertion = "againstTheArrow", micro = "tipByTip" });
+        await _shop.Put($"/api/jobs/{job}/bench/steps/protect", new { done = true });
+        await _shop.Put($"/api/jobs/{job}/bench/setup", new { fastener = "splitPin", tools = "handPusher", insertion = "againstTheArrow", micro = "tipByTip" }, HttpStatusCode.Conflict);
+        await _shop.Put($"/api/jobs/{job}/bench/setup", new { fastener = "screw", tools = "screwPress", insertion = "againstTheArrow", micro = "tipByTip" });
+    }
+
+    [Fact]
+    public async Task The_shop_s_own_times_take_the_place_of_the_house_figures()
+    {
+        var job = await OnTheBench("Sunniva Marl");
+        var house = (await Bench(job))["steps"]!.AsArray().First(s => Text(s, "kind") == "check")!["minutes"]!.GetValue<double>();
+        house.ShouldBe(0.5);
+        await Forward(job, "check");
+        while (Next(await Bench(job)) is { } step)
+        {
+            _shop.Clock.Advance(TimeSpan.FromSeconds(72));
+            await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(step, "key")}", new { done = true });
+        }
+        (await Bench(job))["steps"]!.AsArray().First(s => Text(s, "kind") == "check")!["minutes"]!.GetValue<double>().ShouldBe(1.2);
+    }
+
+    [Fact]
+    public async Task A_fitter_may_stop_at_any_step_the_tray_stays_and_what_was_found_is_printed()
+    {
+        var job = await OnTheBench("Sunniva Marl");
+        var bench = await Forward(job, "openJoint");
+        await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true });
+        (await _shop.Client.GetAsync($"/api/jobs/{job}/bench/referral.pdf")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        await _shop.Put($"/api/jobs/{job}/take-in/referral", new { reasons = new[] { "screwStuck" }, referred = true });
+        bench = await Bench(job);
+        (await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true }, HttpStatusCode.Conflict))["title"]!.GetValue<string>().ShouldContain("referred");
+        using var pdf = PdfDocument.Open(await _shop.Client.GetByteArrayAsync($"/api/jobs/{job}/bench/referral.pdf?paper=letter"));
+        var text = string.Join(' ', pdf.GetPages().Select(p => string.Join(' ', p.GetWords().Select(w => w.Text))));
+        text.ShouldContain("A screw is stuck or its slot is torn");
+        text.ShouldContain("links of 8.6 mm");
+        await _shop.Put($"/api/jobs/{job}/take-in/referral", new { reasons = Array.Empty<string>(), referred = false });
+        Tray(await Bench(job), "links of 8.6 mm", "tray").ShouldBe(2, "the tray is as it was");
+        await Forward(job);
+    }
+
+    [Fact]
+    public async Task Links_from_stock_come_out_of_stock_and_into_the_loop()
+    {
+        var job = await JobId("Ketil Orrel");
+        var link = (await _shop.Get($"/api/jobs/{job}/size/links")).AsArray().Single()!;
+        await _shop.Put($"/api/jobs/{job}/size/links", new { partId = link["partId"]!.GetValue<long>(), count = 1 });
+        await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
+        await _shop.Post($"/api/jobs/{job}/size/agree", null);
+        var bench = await Forward(job);
+        Tray(bench, "links of 5.6 mm", "watch").ShouldBe(1);
+        Tray(bench, "links of 5.6 mm", "fromStock").ShouldBe(1);
+        Tray(bench, "links of 5.6 mm", "tray").ShouldBe(0);
+    }
+}
