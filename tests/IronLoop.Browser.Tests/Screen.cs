@@ -95,6 +95,17 @@ public sealed class Screen : IDisposable
         Until(() => _driver.FindElements(By.CssSelector(".v-overlay--active")).Count == 0);
     }
 
+    /// <summary>Takes an entry of a plain list.</summary>
+    public void Choose(string name, string entry) => new SelectElement(Find($"select[name={name}]")).SelectByText(entry);
+
+    /// <summary>Draws a stroke across something, as a finger signs.</summary>
+    public void Draw(string css)
+    {
+        var ground = Find(css);
+        IntoView(ground);
+        new OpenQA.Selenium.Interactions.Actions(_driver).MoveToElement(ground, -60, 10).ClickAndHold().MoveByOffset(50, -18).MoveByOffset(40, 16).Release().Perform();
+    }
+
     public void Press(string button)
     {
         var by = By.XPath($"//*[self::button or self::a][normalize-space()='{button}']");

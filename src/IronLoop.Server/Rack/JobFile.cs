@@ -240,7 +240,8 @@ internal sealed class JobFile
             FromStock = [.. LinksTaken.Select(t => (new LinkKind(t.Part.Part.Link!.Pitch), t.Count, t.Part.Part.Article))],
             OtherClasp = OtherClasp is { } other && OwnClaspBand is { } own ? (own.ClaspName, other.Part.Name) : null,
             OtherClaspAdds = OtherClasp is not null && OwnClaspBand?.Clasp is { } old && stock.Band.Clasp is { } now ? now.Twelve + now.Six - old.Twelve - old.Six : Length.Zero,
-            Work = [.. MatchBand.Judge(Figures, stock.Band, Way, House).Rules.SelectMany(r => r.Work)],
+            // The ends are made ready before the screws, bars or lugs they go to have their turn.
+            Work = [.. MatchBand.Judge(Figures, stock.Band, Way, House).Rules.OrderBy(r => r.Rule == AttachmentRule.Name).SelectMany(r => r.Work)],
             ClaspWork = [.. ClaspWork()],
             ClaspKind = OtherClasp?.Part.Clasp?.Facts.Kind ?? ClaspKind,
             Marks = Marks,

@@ -26,7 +26,7 @@ async function give(onPaper: boolean) {
     {{ consent.signedAt ? asMoment(consent.signedAt) : '' }}.
   </p>
   <form v-else @submit.prevent="give(false)">
-    <p>I agree that this is done, and know that it cannot be undone: {{ consent.work }}.</p>
+    <p>I agree to this, and know that it cannot be undone.</p>
     <v-text-field
       v-model="signedBy"
       density="compact"

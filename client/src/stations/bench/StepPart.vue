@@ -21,6 +21,11 @@ watch(
     reason.value = ''
   },
 )
+/** The first sentence is read at arm's length; how it is done stands below it. */
+const said = computed(() => {
+  const [, first = next.value?.what ?? '', rest = ''] = /^(.+?\.)\s+(.+)$/s.exec(next.value?.what ?? '') ?? []
+  return { first, rest }
+})
 const betweenSides = computed(
   () => props.sheet.hasLinks && next.value?.kind === 'tryOn' && props.sheet.steps.length > 0,
 )
@@ -34,7 +39,10 @@ const betweenSides = computed(
       }}{{ sheet.round > 1 ? `, round ${sheet.round}` : '' }}; about
       <span class="figure">{{ sheet.minutesLeft.toFixed(0) }}</span> minutes left
     </p>
-    <p class="what" data-testid="step">{{ next.what }}</p>
+    <div data-testid="step">
+      <p class="what">{{ said.first }}</p>
+      <p v-if="said.rest" class="how">{{ said.rest }}</p>
+    </div>
     <dl>
       <template v-if="next.tool">
         <dt>With</dt>
@@ -52,7 +60,7 @@ const betweenSides = computed(
     <p v-if="next.caution" class="caution">{{ next.caution }}</p>
     <ConsentPart v-if="next.kind === 'consent' && sheet.consent" :job-id="jobId" :consent="sheet.consent" />
     <TryOnPart v-if="betweenSides && open" :key="next.key" :job-id="jobId" />
-    <div v-if="open" class="acts">
+    <div v-if="open" class="acts main">
       <v-btn
         :color="betweenSides ? undefined : 'primary'"
         :variant="betweenSides ? 'outlined' : 'flat'"
@@ -114,6 +122,16 @@ dd {
   flex-wrap: wrap;
   align-items: center;
   gap: 10px;
+}
+.acts.main {
+  position: sticky;
+  bottom: -6px;
+  padding: 6px 0;
+  background: rgb(var(--v-theme-background));
+}
+.how {
+  font-size: 18px;
+  padding-top: 4px;
 }
 .forward {
   min-width: 180px;
