@@ -36,7 +36,7 @@ public static class BenchSteps
     public static IReadOnlyList<(string Part, TrayPlace Place, int Count)> Opening(BenchFacts facts)
     {
         var opening = new List<(string, TrayPlace, int)>();
-        if (LugSteps.Holders(facts) is { } holders && facts.Band.Facts.Attaches != BandAttachment.QuickRelease)
+        if (LugSteps.Holders(facts) is { } holders)
             opening.Add((holders.Part, TrayPlace.Watch, holders.Count));
         if (facts.Band is not { Links: { } links } band || facts.Setup.Fastener is not { } fastener)
             return opening;
@@ -223,6 +223,7 @@ public static class BenchSteps
             {
                 Tool = facts.Attachment == Attachment.ScrewBar ? "two fitting screwdrivers" : facts.Attachment == Attachment.SpringBarDrilled ? "fine point" : "fine fork",
                 FallsOut = $"the {bars.Part}",
+                Moves = LugSteps.BackIn(facts, 1),
                 Caution = facts.Attachment == Attachment.ScrewBar ? FastenerWork.NeverForce : PieceOfWork.Bars,
                 Where = new BenchPlace { AtLugs = true },
                 Minutes = 2 * BenchStep.UsualMinutes(StepKind.Bars),

@@ -26,13 +26,18 @@ internal static class LugSteps
         _ => null,
     };
 
+    /// <summary>Below this a fork does not go in beside the bar (house rule).</summary>
+    private static readonly Length ForkRoom = Length.FromMillimetres(1);
+
+    private static bool HasNoRoom(BenchFacts facts) => facts.BarGap is { } gap && gap < ForkRoom;
+
     /// <summary>Taking the old band off, both ends.</summary>
     public static BenchStep Off(BenchFacts facts)
     {
         var (how, tool, fallsOut, caution) = facts.Attachment switch
         {
             Attachment.SpringBarDrilled => ("Press each bar’s tip inward from outside the lug and ease the old band’s end out.", "fine point", "the bars, which spring", PieceOfWork.Bars),
-            Attachment.SpringBarBlind when facts.BarGap is { } gap && gap < Length.FromMillimetres(1) =>
+            Attachment.SpringBarBlind when HasNoRoom(facts) =>
                 ("There is no room for a fork: slide a blunt thin blade along the lug, never a sharp one, and draw the tip; the last resort.", "blunt thin blade", "the bars, which spring", PieceOfWork.Bars),
             Attachment.SpringBarBlind =>
                 ("From behind: hook the bar’s flange between band and lug, draw it away from the lug, ease the end out; keep light pressure so that the first tip stays released.",
@@ -43,8 +48,11 @@ internal static class LugSteps
             Attachment.OwnShape => ("Release the old band as its maker made it, and look how it sits before it is out.", "as the maker asks", null, null),
             _ => throw new ArgumentOutOfRangeException(nameof(facts), facts.Attachment, "Not an attachment."),
         };
-        return new BenchStep("old-off", BenchPart.TakeApart, StepKind.Bars, $"Old band off, if one is on. {how}")
+        var holders = Holders(facts);
+        var where = holders is { } held ? $", its {held.Part} into the tray; where none was on, say at the Tray that they are missing and take them from stock" : "";
+        return new BenchStep("old-off", BenchPart.TakeApart, StepKind.Bars, $"Old band off{where}. {how}")
         {
+            Moves = holders is { } parts ? [new TrayMove(parts.Part, parts.Count, TrayPlace.Watch, TrayPlace.Tray)] : [],
             Tool = tool,
             FallsOut = fallsOut,
             Caution = caution,
@@ -70,6 +78,8 @@ internal static class LugSteps
             (Attachment.SpringBarDrilled or Attachment.SpringBarBlind, BandAttachment.QuickRelease) =>
                 ("one tip in, draw the lever, second tip in, and let it click.", "", "nothing: the bar is the band’s own", null),
             (Attachment.SpringBarDrilled, _) => ("seat one tip, press the other in from outside, and see both tips in their holes.", "fine point", "the bar, which springs", PieceOfWork.Bars),
+            (Attachment.SpringBarBlind, _) when HasNoRoom(facts) =>
+                ("seat one tip, press the other in with the blunt blade along the lug, and listen for the click.", "blunt thin blade", "the bar, which springs", PieceOfWork.Bars),
             (Attachment.SpringBarBlind, _) => ("seat one tip, press the other in with the fork from behind, and listen for the click.", "fine fork", "the bar, which springs", (string?)PieceOfWork.Bars),
             (Attachment.FixedBar, BandAttachment.OpenEnd) => ("close the open end round the fixed bar and press it shut; never lever against the bar.", "smooth-jawed pliers", null, null),
             (Attachment.FixedBar, _) => ("pass it under the fixed bar; never lever against the bar.", "", null, null),
@@ -84,8 +94,15 @@ internal static class LugSteps
             Tool = tool,
             FallsOut = fallsOut is null || fallsOut.StartsWith("nothing", StringComparison.Ordinal) ? null : fallsOut,
             Caution = caution,
+            Moves = BackIn(facts, 2),
             Where = new BenchPlace(side) { AtLugs = true },
             Minutes = BenchStep.UsualMinutes(StepKind.Bars),
         };
     }
+
+    /// <summary>The holders that go back in: all, or those of one of two ends; none with a band that has bars of its own.</summary>
+    public static IReadOnlyList<TrayMove> BackIn(BenchFacts facts, int ends) =>
+        Holders(facts) is { } holders && facts.Band.Facts.Attaches != BandAttachment.QuickRelease
+            ? [new TrayMove(holders.Part, holders.Count / ends, TrayPlace.Tray, TrayPlace.Watch)]
+            : [];
 }

@@ -76,7 +76,7 @@ public class BenchStepsTests
             steps.Take(tried).ShouldAllBe(s => s.Part != BenchPart.SecondSide, "the second side is never opened before the try-on");
         }
         // 6 attachments × 5 fasteners × 3 tool families × 4 clasps × own or from stock, and what has no links; some differ in nothing.
-        lists.Count.ShouldBe(369);
+        lists.Count.ShouldBe(371);
     }
 
     [Fact]
@@ -86,6 +86,9 @@ public class BenchStepsTests
         {
             var opening = Core.Tray.TrayLedger.Open(BenchSteps.Opening(facts));
             var end = BenchSteps.Of(facts).Aggregate(opening, (ledger, step) => ledger.With(step.Moves));
+            foreach (var bars in (string[])["spring bars at the lugs", "screwed bars of the watch", "slot screws"])
+                end[bars, Core.Tray.TrayPlace.Tray].ShouldBe(facts.Band.Facts.Attaches == BandAttachment.QuickRelease ? opening[bars, Core.Tray.TrayPlace.Watch] : 0,
+                    "what held the old band holds the new one, or lies loose where it brings bars of its own");
             if (facts.Band.Links is null)
                 continue;
             end["links of 8 mm", Core.Tray.TrayPlace.Tray].ShouldBe(3, "three links came out");
