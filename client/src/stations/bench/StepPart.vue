@@ -76,7 +76,14 @@ const betweenSides = computed(
       </v-btn>
     </div>
     <form v-if="leaving" class="acts" @submit.prevent="emit('skip', reason)">
-      <input v-model="reason" name="skipReason" placeholder="Why" aria-label="Why" autocomplete="off" />
+      <input
+        v-model="reason"
+        class="plain-field"
+        name="skipReason"
+        placeholder="Why"
+        aria-label="Why"
+        autocomplete="off"
+      />
       <v-btn type="submit" variant="outlined" :disabled="reason.trim() === ''">Leave it with this note</v-btn>
     </form>
   </section>
@@ -142,11 +149,5 @@ dd {
 }
 input {
   flex: 1 1 160px;
-  min-height: 44px;
-  padding: 0 8px;
-  border: 1px solid rgb(var(--v-theme-hairline));
-  border-radius: 2px;
-  color: inherit;
-  background: rgb(var(--v-theme-background));
 }
 </style>

@@ -63,13 +63,13 @@ function take(event: KeyboardEvent) {
         />
       </div>
       <div class="row">
-        <select v-model="typed.tools" name="tools" aria-label="Tools">
+        <select v-model="typed.tools" class="plain-field" name="tools" aria-label="Tools">
           <option v-for="t in toolFamilies" :key="t.value" :value="t.value">{{ t.title }}</option>
         </select>
-        <select v-model="typed.insertion" name="insertion" aria-label="Pins back">
+        <select v-model="typed.insertion" class="plain-field" name="insertion" aria-label="Pins back">
           <option v-for="t in insertions" :key="t.value" :value="t.value">{{ t.title }}</option>
         </select>
-        <select v-model="typed.micro" name="micro" aria-label="Micro-adjust">
+        <select v-model="typed.micro" class="plain-field" name="micro" aria-label="Micro-adjust">
           <option v-for="t in microSchools" :key="t.value" :value="t.value">{{ t.title }}</option>
         </select>
       </div>
@@ -132,14 +132,6 @@ input[type='checkbox'] {
 }
 .row .v-text-field {
   flex: 1 1 110px;
-}
-select {
-  min-height: 44px;
-  padding: 0 8px;
-  border: 1px solid rgb(var(--v-theme-hairline));
-  border-radius: 2px;
-  color: inherit;
-  background: rgb(var(--v-theme-background));
 }
 kbd {
   font-family: var(--figure);

@@ -56,17 +56,30 @@ const most = 12
   <p v-if="sheet.tray.length === 0" class="quiet">No small parts are on account yet.</p>
   <form v-if="open && sheet.tray.length > 0" @submit.prevent="say">
     <div class="row">
-      <input v-model.number="typed.count" type="number" min="1" name="trayCount" aria-label="How many" />
-      <select v-model="typed.part" name="trayPart" aria-label="Part">
+      <input
+        v-model.number="typed.count"
+        class="plain-field"
+        type="number"
+        min="1"
+        name="trayCount"
+        aria-label="How many"
+      />
+      <select v-model="typed.part" class="plain-field" name="trayPart" aria-label="Part">
         <option value="" disabled>of which part</option>
         <option v-for="line in sheet.tray" :key="line.part" :value="line.part">{{ line.part }}</option>
       </select>
-      <select v-model="typed.act" name="trayAct" aria-label="What happened">
+      <select v-model="typed.act" class="plain-field" name="trayAct" aria-label="What happened">
         <option v-for="a in trayActs" :key="a.value" :value="a.value">{{ a.title }}</option>
       </select>
     </div>
     <div class="row">
-      <select v-if="fromStock" v-model="typed.partId" name="trayStock" aria-label="Which in stock">
+      <select
+        v-if="fromStock"
+        v-model="typed.partId"
+        class="plain-field"
+        name="trayStock"
+        aria-label="Which in stock"
+      >
         <option :value="null">from the bench box, not counted</option>
         <option v-for="s in bench.stock.data.value ?? []" :key="s.partId" :value="s.partId">
           {{ s.article }}: {{ s.name }}, {{ s.measured }} ({{ s.free }} free)
@@ -74,6 +87,7 @@ const most = 12
       </select>
       <input
         v-model="typed.why"
+        class="plain-field"
         name="trayWhy"
         placeholder="A word on it"
         aria-label="A word on it"
@@ -134,16 +148,6 @@ form {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-input,
-select {
-  min-height: 44px;
-  padding: 0 8px;
-  border: 1px solid rgb(var(--v-theme-hairline));
-  border-radius: 2px;
-  color: inherit;
-  background: rgb(var(--v-theme-background));
-  max-width: 100%;
 }
 input[type='number'] {
   width: 70px;

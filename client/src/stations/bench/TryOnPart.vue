@@ -31,7 +31,7 @@ async function judge(take: boolean) {
     <div class="row">
       <label
         >Surplus felt
-        <select v-model="typed.by" name="triedBy">
+        <select v-model="typed.by" class="plain-field" name="triedBy">
           <option value="millimetres">in millimetres</option>
           <option value="linksPinched">in links pinched</option>
           <option value="gap">as a gap under the clasp</option>
@@ -39,7 +39,7 @@ async function judge(take: boolean) {
       </label>
       <label v-if="typed.by !== 'gap'"
         >over
-        <select v-model="typed.over" name="triedOver">
+        <select v-model="typed.over" class="plain-field" name="triedOver">
           <option value="comfort">what feels right</option>
           <option value="zeroEase">a band that just touches</option>
         </select>
@@ -64,7 +64,7 @@ async function judge(take: boolean) {
       />
       <label
         >toward
-        <select v-model="typed.toward" name="triedToward">
+        <select v-model="typed.toward" class="plain-field" name="triedToward">
           <option value="six">6</option>
           <option value="twelve">12</option>
         </select>
@@ -104,14 +104,6 @@ form {
 }
 .row .v-text-field {
   flex: 1 1 130px;
-}
-select {
-  min-height: 44px;
-  padding: 0 8px;
-  border: 1px solid rgb(var(--v-theme-hairline));
-  border-radius: 2px;
-  color: inherit;
-  background: rgb(var(--v-theme-background));
 }
 .says {
   font-weight: 600;

@@ -32,7 +32,7 @@ async function set() {
     />
     <label class="toward">
       toward
-      <select v-model="typed.toward" name="toward" :disabled="!open">
+      <select v-model="typed.toward" class="plain-field" name="toward" :disabled="!open">
         <option value="six">the 6 side</option>
         <option value="twelve">the 12 side</option>
       </select>
@@ -72,14 +72,6 @@ form {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 0 18px;
-}
-select {
-  min-height: 44px;
-  padding: 0 8px;
-  border: 1px solid rgb(var(--v-theme-hairline));
-  border-radius: 2px;
-  color: inherit;
-  background: rgb(var(--v-theme-background));
 }
 .refused {
   color: rgb(var(--v-theme-error));
