@@ -127,6 +127,19 @@ public sealed class BenchTests : IDisposable
     }
 
     [Fact]
+    public async Task What_was_lost_and_not_replaced_is_owned_up_to_before_the_job_closes()
+    {
+        var job = await OnTheBench("Sunniva Marl");
+        await Forward(job);
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "link screws", count = 1, act = "lost" });
+        var bag = (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.AsArray();
+        bag.Single(b => Text(b, "what") == "link screws")!["count"]!.GetValue<int>().ShouldBe(3);
+        (await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = bag, by = "MK" }, HttpStatusCode.BadRequest)).ToJsonString()
+            .ShouldContain("link screws: 1 lost and not replaced");
+        await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = bag, by = "MK", note = "One of the spare screws was lost; told her." });
+    }
+
+    [Fact]
     public async Task The_try_on_between_the_sides_plans_the_rest_anew_and_the_part_account_holds()
     {
         var job = await JobId("Bettan Oakes");

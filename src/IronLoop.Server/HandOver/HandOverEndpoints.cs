@@ -69,6 +69,12 @@ internal static class HandOverEndpoints
         }
         foreach (var stray in counted.Counted.Where(c => expected.All(e => e.What != c.What)))
             refusals.Add("$.counted", $"{stray.What}: nothing of this kind came out.");
+        foreach (var part in file.Tray.Parts)
+        {
+            var missing = file.Tray[part, TrayPlace.Lost] + file.Tray[part, TrayPlace.Stock];
+            if (missing > 0 && note.Length == 0)
+                refusals.Add("$.note", $"{part}: {missing} lost and not replaced; say in the note what the owner is told.");
+        }
         refusals.ThrowIfAny("The bag does not hold what came out. Look in the tray before closing.");
 
         var now = clock.GetUtcNow();

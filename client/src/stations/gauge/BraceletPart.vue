@@ -75,6 +75,7 @@ function putCount(field: 'positions' | 'position', event: Event) {
               ? [sheet.bracelet.sixWhyNot]
               : []
         "
+        hint="links of one pitch that are not alike get a letter: 2 of 8.2 kind b"
         :unsaved="unsavedOf('six')"
         :disabled="disabled"
         @typed="put('six', $event)"
