@@ -49,8 +49,8 @@ internal static class LugSteps
             _ => throw new ArgumentOutOfRangeException(nameof(facts), facts.Attachment, "Not an attachment."),
         };
         var holders = Holders(facts);
-        var where = holders is { } held ? $", its {held.Part} into the tray; where none was on, say at the Tray that they are missing and take them from stock" : "";
-        return new BenchStep("old-off", BenchPart.TakeApart, StepKind.Bars, $"Old band off{where}. {how}")
+        var bars = holders is { } held ? $" The {held.Part} go into the tray{(held.Part == SprungBars ? "; where no band was on, say there that they are missing and take two from stock" : "")}." : "";
+        return new BenchStep("old-off", BenchPart.TakeApart, StepKind.Bars, $"Old band off. {how}{bars}")
         {
             Moves = holders is { } parts ? [new TrayMove(parts.Part, parts.Count, TrayPlace.Watch, TrayPlace.Tray)] : [],
             Tool = tool,
