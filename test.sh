@@ -23,13 +23,17 @@ check() {
   fi
 }
 
-# A suite counts its tests, by the runner's own summary; one that dies before it counts as a failure.
 suite() {
-  local name=$1 log=.build/suite.log good bad
+  local name=$1 log=.build/suite.log
   shift
   say "== $name"
   "$@" >"$log" 2>&1
-  local code=$?
+  count "$log" $?
+}
+
+# A suite counts its tests, by the runner's own summary; one that dies before it counts as a failure.
+count() {
+  local log=$1 code=$2 good bad
   good=$(sed -nE 's/^ *succeeded: ([0-9]+).*/\1/p; s/^ *Tests +(.* )?([0-9]+) passed.*/\2/p' "$log" | tail -n 1)
   bad=$(sed -nE 's/^ *failed: ([0-9]+).*/\1/p; s/^ *Tests +([0-9]+) failed.*/\1/p' "$log" | tail -n 1)
   passed=$((passed + ${good:-0}))
@@ -55,8 +59,13 @@ check 'eslint' in_client npm run --silent lint
 check 'vue-tsc' in_client npm run --silent check
 suite 'client tests' in_client npm run --silent test
 suite 'core tests' tests Core
-suite 'server tests' tests Server
+# The browser mostly waits for pages; the server's tests fill that time.
+tests Server >.build/server.log 2>&1 &
+server=$!
 suite 'browser tests' tests Browser
+say '== server tests'
+wait $server
+count .build/server.log $?
 
 echo "$passed passed, $failed failed"
 [ "$failed" -eq 0 ] && [ "$passed" -gt 0 ]

@@ -88,7 +88,7 @@ public sealed class WholePathTests : IDisposable
             var step = _screen.Told("step");
             parts.Add(_screen.Told("step-part"));
             _screen.Press(parts[^1] == "Try on" ? "It agrees with the plan" : "Done");
-            _screen.Until(() => _screen.All("[data-testid=step]").Count == 0 || _screen.Told("step") != step, "the next step");
+            _screen.Until(() => _screen.All("[data-testid=step]") is not [var now] || now.Text != step, "the next step");
         }
         parts.Distinct().ShouldBe(["Protect", "Take apart", "First side", "Try on", "Second side", "Micro-adjust", "Mount", "Check"]);
         _screen.UntilSays("All steps are done.");
