@@ -46,7 +46,7 @@ public sealed class SizeTests : IDisposable
         _screen.UntilSays("No arrangement can be worn");
         _screen.Text.ShouldContain("would close the gap");
         Tab("Reach");
-        _screen.UntilSays("Stuck between sizes: 150.5 mm below, 171.4 mm above.");
+        _screen.UntilSays("tuck between sizes: 150.5 mm below, 171.4 mm above.");
         _screen.UntilSays("Wrists it can serve");
         _screen.NoConsoleErrors();
     }

@@ -2837,6 +2837,7 @@ export interface components {
     }
     ReachHere: {
       lengths: number[]
+      offItsPlace: number[]
       /** @description Millimetres, at most three decimals. */
       shortestMm: null | number
       /** @description Millimetres, at most three decimals. */

@@ -63,7 +63,7 @@ const mat = computed(() => {
   return { links, claspTwelve, claspSix, head, buckle, tail, width: x }
 })
 
-/** The micro positions in the clasp's cover, the tightest nearest the links; too many for single dots are left out. */
+/** The micro positions in the clasp's cover, the tightest deepest in it; too many for single dots are left out. */
 const holes = computed(() => {
   const clasp = props.layOut.clasp
   const drawn = clasp !== null && clasp.positions > 1 && clasp.positions <= 16
@@ -71,10 +71,11 @@ const holes = computed(() => {
   const on12 = clasp.microSide === 'twelve'
   const cover = on12 ? mat.value.claspTwelve : mat.value.claspSix
   const apart = Math.min(3.4, (cover.width - 5) / (clasp.positions - 1))
+  const row = apart * (clasp.positions - 1)
   return {
     drawn,
-    from: on12 ? cover.x + cover.width - 2.5 : cover.x + 2.5,
-    apart: on12 ? -apart : apart,
+    from: on12 ? cover.x + cover.width - 2.5 - row : cover.x + 2.5 + row,
+    apart: on12 ? apart : -apart,
     radius: Math.min(1.1, apart / 2.4),
   }
 })

@@ -4,6 +4,8 @@ import { place, width } from './lengths'
 /** Every length that can be made near the one wanted, as ticks on a line; shaded is what can be worn. */
 defineProps<{
   lengths: readonly number[]
+  /** What is made only with the clasp further off its place than is wanted: short, faint ticks. */
+  aside?: readonly number[]
   target: number
   window: number
   /** The length that is made now. */
@@ -22,6 +24,15 @@ defineProps<{
       height="26"
     />
     <line x1="0" :x2="width" y1="20" y2="20" class="line" />
+    <line
+      v-for="mm in aside ?? []"
+      :key="`aside ${mm}`"
+      class="aside"
+      :x1="place(mm, target)"
+      :x2="place(mm, target)"
+      y1="14"
+      y2="20"
+    />
     <line
       v-for="mm in lengths"
       :key="mm"
@@ -53,6 +64,11 @@ svg {
 .made {
   stroke: rgb(var(--v-theme-iron));
   stroke-width: 1.6;
+  vector-effect: non-scaling-stroke;
+}
+.aside {
+  stroke: rgb(var(--v-theme-iron));
+  stroke-width: 1;
   vector-effect: non-scaling-stroke;
 }
 .made.worn {

@@ -106,6 +106,15 @@ public sealed class Reach
         return new Reach([.. lengths]);
     }
 
+    /// <summary>The lengths of a link bracelet that it makes only with its clasp further off its place than the tolerance allows.</summary>
+    /// <exception cref="PlanTooLargeException">More arrangements than are gathered.</exception>
+    public static IReadOnlyList<Length> OffItsPlace(PlanRequest request)
+    {
+        var inPlace = Of(request)._lengths.Select(l => l.Length).ToHashSet();
+        var anywhere = Of(request with { Centring = request.Centring with { Tolerance = Length.FromMillimetres(1_000) } });
+        return [.. anywhere._lengths.Select(l => l.Length).Where(l => !inPlace.Contains(l))];
+    }
+
     /// <summary>Every length of a link bracelet with no wander, with the position it is made in; some more than once.</summary>
     /// <exception cref="PlanTooLargeException">More arrangements than are gathered.</exception>
     internal static List<(Length Length, int Position)> Arrangements(PlanRequest request)

@@ -102,12 +102,13 @@ internal sealed record AlternativeWire(
     PlanSideWire Twelve, PlanSideWire Six, int Position, string Does, string Trades, Length LengthMm, decimal OffCentreMm, Length TighterMm, Length LooserMm, int LinksMoved);
 
 /// <summary>All lengths that can be made near what is wanted, and the wrists that can be served.</summary>
-/// <param name="Lengths">In millimetres, shortest first.</param>
+/// <param name="Lengths">With the clasp in its place, in millimetres, shortest first.</param>
+/// <param name="OffItsPlace">What can be made only with the clasp further off than is wanted; none of a band with holes.</param>
 /// <param name="BelowMm">The nearest below, when none can be worn.</param>
 /// <param name="AboveMm">The nearest above.</param>
 /// <param name="SmallestWristMm">The smallest wrist it serves; null when that is beyond what is gauged.</param>
 internal sealed record ReachHere(
-    IReadOnlyList<decimal> Lengths, Length? ShortestMm, Length? LongestMm, Length? LargestGapMm, Length? BelowMm, Length? AboveMm, Length TargetMm, Length WindowMm,
+    IReadOnlyList<decimal> Lengths, IReadOnlyList<decimal> OffItsPlace, Length? ShortestMm, Length? LongestMm, Length? LargestGapMm, Length? BelowMm, Length? AboveMm, Length TargetMm, Length WindowMm,
     Length? SmallestWristMm, Length? LargestWristMm);
 
 /// <summary>A hot or a cold day.</summary>
@@ -221,7 +222,7 @@ internal sealed record LoopSheet(
                 Percent(FirstTimeChance.Of(need, lengths, wear)), judged.LinksMoved, judged.Misfit, judged.TroubleMillimetres))
         {
             Alternatives = [.. answer.Alternatives.Select(plan => Alternative(request, answer.Recommended, plan))],
-            Reach = ReachOf(answer.Reach, file, head, target, wear),
+            Reach = ReachOf(answer.Reach, Core.Fitting.Reach.OffItsPlace(request), file, head, target, wear),
             Days = DaysOf(file, lengths, target, "position"),
             Lean = new LeanWire(Math.Round(lean.Degrees, 1), lean.Toward, lean.Says),
         };
@@ -243,16 +244,16 @@ internal sealed record LoopSheet(
     }
 
     /// <summary>The lengths near what is wanted, and the wrists whose wear window some length meets.</summary>
-    private static ReachHere ReachOf(Reach reach, JobFile file, Head head, FitTarget target, Wear wear)
+    private static ReachHere ReachOf(Reach reach, IReadOnlyList<Length> offItsPlace, JobFile file, Head head, FitTarget target, Wear wear)
     {
+        // Two tenths apart is as close as ticks are drawn.
+        IReadOnlyList<decimal> Near(IEnumerable<Length> lengths) =>
+            [.. lengths.Where(l => (l - target.Length).Abs() <= ReachShown).Select(l => Math.Round(l.Millimetres * 5) / 5).Distinct()];
         Length? Wrist(Length? loop, Length ease) =>
             loop is { } length ? WristServed.By((length - ease).ApproximateMillimetres, file.Figures.Aspect, head, file.PivotHeight) : null;
         var gap = reach.GapAt(target.Length, target.Window);
         return new ReachHere(
-            [
-                .. reach.Lengths.Where(l => (l.Length - target.Length).Abs() <= ReachShown)
-                    .Select(l => Math.Round(l.Length.Millimetres * 5) / 5).Distinct(),
-            ],
+            Near(reach.Lengths.Select(l => l.Length)), Near(offItsPlace),
             reach.Shortest, reach.Longest, reach.LargestGap, gap?.Below, gap?.Above, target.Length, target.Window, Wrist(reach.Shortest, wear.Most),
             Wrist(reach.Longest, wear.Least));
     }
@@ -290,7 +291,7 @@ internal sealed record LoopSheet(
                 fit.Length, target.Length, Math.Round(need.Needed, 2), Math.Round(need.Sigma, 2),
                 Percent(FirstTimeChance.Of(need, strap.Reach().Lengths.Select(l => l.Length), wear)), 0, fit.Misfit, fit.Misfit.Millimetres))
         {
-            Reach = ReachOf(strap.Reach(), file, head, target, wear),
+            Reach = ReachOf(strap.Reach(), [], file, head, target, wear),
             Days = DaysOf(file, [.. Enumerable.Range(0, strap.Holes).Select(strap.LengthIn)], target, strap.Place),
         };
     }

@@ -53,6 +53,18 @@ public class PlannerTests
             iter: 3_000);
 
     [Fact]
+    public void What_is_made_only_off_the_middle_is_told_apart() =>
+        RandomRequests.Small.Sample(
+            request =>
+            {
+                var every = EveryArrangement.InOrder(request with { Odd = OddLink.AsComputed });
+                var inPlace = every.Where(t => t.Wander == 0).Select(t => t.Length).ToHashSet();
+                Reach.OffItsPlace(request).Select(l => l.Millimetres)
+                    .ShouldBe(every.Select(t => t.Length).Where(l => !inPlace.Contains(l)).Distinct().Order());
+            },
+            iter: 500);
+
+    [Fact]
     public void Going_by_links_moved_one_by_one_answers_the_same() =>
         Gen.OneOf(RandomRequests.Small, RandomRequests.Tied).Sample(
             request =>

@@ -149,6 +149,10 @@ label::first-letter {
 .value {
   white-space: nowrap;
 }
+.value.assumed {
+  grid-column: 3 / -1;
+  white-space: normal;
+}
 .big {
   font-size: 19px;
   font-weight: 600;

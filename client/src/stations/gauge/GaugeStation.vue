@@ -54,6 +54,9 @@ async function goOn(from: GaugedFigure) {
   const here = fields()
   const at = here.findIndex((f) => f.dataset.figure === from)
   if (at >= 0 && at + 1 < here.length) return here[at + 1]!.focus()
+  // The figures of a bracelet are followed by its links, on the same sheet.
+  const links = root.value?.querySelector<HTMLInputElement>('input[name=twelve]')
+  if (part.value === 'bracelet' && links?.value === '') return links.focus()
   const next = parts.value[parts.value.findIndex((p) => p.part === part.value) + 1]
   if (next) await open(next.part)
 }

@@ -12,12 +12,15 @@ const days = computed(() => props.loop.days)
 <template>
   <template v-if="reach && loop.figures">
     <p>
-      Every length it can make near the <span class="figure">{{ reach.targetMm.toFixed(1) }} mm</span> wanted;
-      shaded is what can be worn.
+      Every length it can make near the <span class="figure">{{ reach.targetMm.toFixed(1) }} mm</span> wanted<template
+        v-if="reach.offItsPlace.length > 0"
+      >; short ticks are made only with the clasp further off than is wanted</template
+      >. Shaded is what can be worn.
     </p>
     <div class="chart">
       <LengthsLine
         :lengths="reach.lengths"
+        :aside="reach.offItsPlace"
         :target="reach.targetMm"
         :window="reach.windowMm"
         :best="loop.figures.lengthMm"
@@ -26,7 +29,7 @@ const days = computed(() => props.loop.days)
       <LengthsAxis :target="reach.targetMm" />
     </div>
     <p v-if="reach.belowMm !== null || reach.aboveMm !== null" class="stuck">
-      Stuck between sizes:
+      {{ reach.offItsPlace.length > 0 ? 'With the clasp in its place it is stuck' : 'Stuck' }} between sizes:
       <template v-if="reach.belowMm !== null"
         ><span class="figure">{{ reach.belowMm.toFixed(1) }} mm</span> below</template
       ><template v-if="reach.belowMm !== null && reach.aboveMm !== null">, </template
@@ -35,7 +38,7 @@ const days = computed(() => props.loop.days)
       >.
     </p>
     <dl>
-      <dt>Shortest to longest</dt>
+      <dt>{{ reach.offItsPlace.length > 0 ? 'Clasp in its place' : 'Shortest to longest' }}</dt>
       <dd class="figure">{{ reach.shortestMm?.toFixed(1) }} to {{ reach.longestMm?.toFixed(1) }} mm</dd>
       <dt>Largest gap</dt>
       <dd class="figure">{{ reach.largestGapMm?.toFixed(1) }} mm</dd>
@@ -50,6 +53,7 @@ const days = computed(() => props.loop.days)
       <p data-testid="days">{{ days.says }}</p>
       <LengthsLine
         :lengths="reach.lengths"
+        :aside="reach.offItsPlace"
         :target="days.hot.wantedMm"
         :window="reach.windowMm"
         :best="days.hot.lengthMm"
@@ -61,6 +65,7 @@ const days = computed(() => props.loop.days)
       </p>
       <LengthsLine
         :lengths="reach.lengths"
+        :aside="reach.offItsPlace"
         :target="days.cold.wantedMm"
         :window="reach.windowMm"
         :best="days.cold.lengthMm"
