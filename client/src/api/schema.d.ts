@@ -1877,6 +1877,7 @@ export interface components {
       pieces: components['schemas']['PieceWire'][]
       lowest: components['schemas']['PointWire']
       claspCentre: components['schemas']['PointWire']
+      leaving?: components['schemas']['LeavingWire'][]
     }
     EarlierWire: {
       part: components['schemas']['BenchPart']
@@ -2257,6 +2258,14 @@ export interface components {
       /** @enum {unknown} */
       toward: 'twelve' | 'six' | null
       says: string
+    }
+    LeavingWire: {
+      side: components['schemas']['Side']
+      /** Format: int32 */
+      first: number
+      /** Format: int32 */
+      count: number
+      at: components['schemas']['PointWire']
     }
     /** @enum {unknown} */
     Limit:

@@ -38,6 +38,30 @@ const isWorked = (piece: Piece) =>
     : piece.side === props.marked.side && props.marked.links.includes(piece.ordinal))
 const pieceClass = (piece: Piece) => [piece.kind, piece.fate ?? '', { worked: isWorked(piece) }]
 const linkPath = (piece: Piece) => pathOf(shortened(piece.points, 0.35))
+
+/** Outside the band where links leave: a wedge pointing at the joint, and how many. */
+const leaving = computed(() =>
+  (props.drawing.leaving ?? []).map((run) => {
+    const [x, y] = [run.at.x, -run.at.y]
+    const far = Math.hypot(x, y) || 1
+    const [ux, uy] = [x / far, y / far]
+    const off = props.drawing.thicknessMm / 2 + 0.6
+    const [tx, ty] = [x + ux * off, y + uy * off]
+    const [bx, by] = [tx + ux * 2.6, ty + uy * 2.6]
+    return {
+      key: `${run.side} ${run.first}`,
+      wedge: `M${tx} ${ty}L${bx - uy * 1.4} ${by + ux * 1.4}L${bx + uy * 1.4} ${by - ux * 1.4}Z`,
+      x: bx + ux * 2,
+      y: by + uy * 2 + 1.1,
+      anchor: ux > 0.2 ? 'start' : ux < -0.2 ? 'end' : 'middle',
+      says: `${run.count} out`,
+      worked:
+        !!props.marked &&
+        props.marked.side === run.side &&
+        props.marked.links.some((l) => l >= run.first && l < run.first + run.count),
+    }
+  }),
+)
 const toSix = computed(() => props.drawing.claspCentre.x > props.drawing.lowest.x)
 const claspY = computed(() => -props.drawing.claspCentre.y + props.drawing.thicknessMm / 2 + 4.2)
 const wanders = computed(() => Math.abs(props.drawing.claspCentre.x - props.drawing.lowest.x) > 0.5)
@@ -100,6 +124,11 @@ const wanders = computed(() => Math.abs(props.drawing.claspCentre.x - props.draw
       />
     </g>
 
+    <g v-for="run in leaving" :key="run.key" class="leaving" :class="{ worked: run.worked }">
+      <path :d="run.wedge" />
+      <text :x="run.x" :y="run.y" :text-anchor="run.anchor">{{ run.says }}</text>
+    </g>
+
     <template v-if="drawing.bandChosen">
       <path
         class="mark"
@@ -150,6 +179,20 @@ const wanders = computed(() => Math.abs(props.drawing.claspCentre.x - props.draw
   font-size: 5px;
 }
 .small .name {
+  display: none;
+}
+.leaving path {
+  fill: rgb(var(--v-theme-primary));
+}
+.leaving text {
+  font: 400 3.2px var(--label);
+  fill: rgb(var(--v-theme-on-surface));
+}
+.leaving.worked text {
+  font-weight: 600;
+  text-decoration: underline;
+}
+.small .leaving text {
   display: none;
 }
 .wander {

@@ -96,6 +96,8 @@ public static class BenchSteps
         if (facts.GoesOn)
         {
             yield return LugSteps.Off(facts);
+            foreach (var step in WorkAsItGoesOn(facts))
+                yield return step;
             yield return LugSteps.On(facts, Side.Twelve, "the bracelet’s end, the clasp opening the owner’s way,", BenchPart.TakeApart);
             yield return LugSteps.On(facts, Side.Six, "the other end", BenchPart.TakeApart);
         }
@@ -194,6 +196,8 @@ public static class BenchSteps
         yield return LugSteps.Off(facts);
         foreach (var step in Works(facts.ClaspWork, "clasp", BenchPart.Clasp, new BenchPlace { AtClasp = true }))
             yield return step;
+        foreach (var step in WorkAsItGoesOn(facts))
+            yield return step;
         yield return LugSteps.On(facts, Side.Twelve, "the buckle piece, obeying any 12 on its back,", BenchPart.Mount);
         yield return LugSteps.On(facts, Side.Six, "the tail piece", BenchPart.Mount);
         yield return new BenchStep(TryOn, BenchPart.TryOn, StepKind.TryOn,
@@ -210,7 +214,7 @@ public static class BenchSteps
     {
         var isReversed = facts.Way is PullThroughWay.ReversedDouble or PullThroughWay.ReversedSingle;
         var (first, second) = isReversed ? (Side.Six, Side.Twelve) : (Side.Twelve, Side.Six);
-        yield return Protect("Lay the watch on the soft mat, case back toward you.");
+        yield return Protect("Lay the watch on the soft mat, case back toward you. Tape the lugs.");
         foreach (var step in WorkFirst(facts))
             yield return step;
         yield return LugSteps.Off(facts);
@@ -265,6 +269,8 @@ public static class BenchSteps
             Where = new BenchPlace { AtClasp = true },
             Minutes = 1,
         };
+        foreach (var step in WorkAsItGoesOn(facts))
+            yield return step;
         yield return LugSteps.On(facts, Side.Twelve, "the plain clasp piece", BenchPart.Mount);
         yield return LugSteps.On(facts, Side.Six, "the long piece", BenchPart.Mount);
         yield return new BenchStep("set", BenchPart.MicroAdjust, StepKind.Set, mesh.Notches > 0
@@ -395,10 +401,16 @@ public static class BenchSteps
             yield return step;
     }
 
-    private static IEnumerable<BenchStep> Works(IReadOnlyList<PieceOfWork> work, string key, BenchPart part, BenchPlace where)
+    /// <summary>Work that needs the old band off and the lugs free.</summary>
+    private static IEnumerable<BenchStep> WorkAsItGoesOn(BenchFacts facts) =>
+        Works(facts.Work, "work", BenchPart.Mount, new BenchPlace { AtLugs = true }, asItGoesOn: true);
+
+    private static IEnumerable<BenchStep> Works(IReadOnlyList<PieceOfWork> work, string key, BenchPart part, BenchPlace where, bool asItGoesOn = false)
     {
         for (var i = 0; i < work.Count; i++)
         {
+            if (work[i].AsItGoesOn != asItGoesOn)
+                continue;
             yield return new BenchStep($"{key}-{Number(i + 1)}", part, StepKind.Extra, $"{work[i].What}.")
             {
                 Tool = work[i].Tools,

@@ -88,17 +88,18 @@ internal static class SideSteps
         var open = FastenerWork.Open(facts.Setup);
         var freed = atClasp && facts.Marks.Freed.TryGetValue(side, out var end)
             ? $" It is freed at the clasp’s joint: release the bar that holds the fold{(end > Length.Zero ? $"; the end piece of {end} stays on and rejoins it" : "")}." : "";
+        var release = !atClasp || freed.Length > 0 ? "" : IsPinned(facts) ? " At the clasp: drive its pin out." : " At the clasp: press one tip of its bar and draw the bar out.";
         var joints = atClasp ? "the joint before them and the one at the clasp" : "the joints at both their ends";
         if (count == 1)
             joints = atClasp ? "the joint before it and the one at the clasp" : "the joints at both its ends";
         yield return new BenchStep($"out-{name}-{from}", part, StepKind.OpenJoint,
-            $"{name} side: {links}, out: open {joints}; {(count == 1 ? "it" : "the run")} comes away whole.{freed} {open.How}")
+            $"{name} side: {links}, out: open {joints}; {(count == 1 ? "it" : "the run")} comes away whole.{freed}{release} {open.How}")
         {
             Where = new BenchPlace(side, [from, to + 1], [.. Enumerable.Range(from, count)]) { AtClasp = atClasp },
-            Tool = open.Tool,
+            Tool = atClasp ? $"{open.Tool}; {ClaspTool(facts)} at the clasp" : open.Tool,
             Direction = open.Direction,
             FallsOut = atClasp ? Both(open.FallsOut, AtClasp(facts)) : open.FallsOut,
-            Caution = open.Caution,
+            Caution = atClasp ? Both(open.Caution, ClaspCaution(facts), " ") : open.Caution,
             Moves =
             [
                 .. Kinds(row, side, from, to).Select(k => new TrayMove(LinksOf(k.Kind), k.Count, TrayPlace.Watch, TrayPlace.Tray)),
@@ -119,10 +120,10 @@ internal static class SideSteps
         yield return new BenchStep($"{key}-open", part, StepKind.OpenJoint, $"{name} side: {Said(links, side)} {(links.Count == 1 ? "goes" : "go")} in, {where}. {opened}")
         {
             Where = new BenchPlace(side, [at]) { AtClasp = atClasp },
-            Tool = !atClasp ? open.Tool : IsPinned(facts) ? "block, punch" : "fine point",
+            Tool = !atClasp ? open.Tool : ClaspTool(facts),
             Direction = atClasp ? null : open.Direction,
             FallsOut = atClasp ? AtClasp(facts) : open.FallsOut,
-            Caution = !atClasp ? open.Caution : IsPinned(facts) ? PieceOfWork.Taps : PieceOfWork.Bars,
+            Caution = !atClasp ? open.Caution : ClaspCaution(facts),
             Moves = atClasp ? [new TrayMove(ClaspHolders(facts), 1, TrayPlace.Watch, TrayPlace.Tray)] : Fasteners(facts, 1, TrayPlace.Watch, TrayPlace.Tray),
             Minutes = BenchStep.UsualMinutes(StepKind.OpenJoint),
         };
@@ -148,13 +149,13 @@ internal static class SideSteps
     private static IEnumerable<BenchStep> Aside(BenchFacts facts, Side side, BenchPart part, IReadOnlyList<PlacedLink> links, int came)
     {
         var (name, open) = (PlanWords.Name(side), FastenerWork.Open(facts.Setup));
-        yield return new BenchStep($"aside-{name}", part, StepKind.OpenJoint, $"{name} side: {Said(links, side)} that went in beside the clasp {(links.Count == 1 ? "comes" : "come")} out again. {open.How}")
+        yield return new BenchStep($"aside-{name}", part, StepKind.OpenJoint, $"{name} side: {Said(links, side)} that went in beside the clasp {(links.Count == 1 ? "comes" : "come")} out again, the clasp’s {(IsPinned(facts) ? "pin" : "bar")} first. {open.How}")
         {
             Where = new BenchPlace(side, [came]) { AtClasp = true },
-            Tool = open.Tool,
+            Tool = $"{open.Tool}; {ClaspTool(facts)} at the clasp",
             Direction = open.Direction,
             FallsOut = Both(open.FallsOut, AtClasp(facts)),
-            Caution = open.Caution,
+            Caution = Both(open.Caution, ClaspCaution(facts), " "),
             Moves =
             [
                 .. links.GroupBy(l => l.KindOn(side)).Select(g => new TrayMove(LinksOf(g.Key), g.Count(), TrayPlace.Watch, TrayPlace.Tray)),
@@ -196,6 +197,10 @@ internal static class SideSteps
 
     private static string AtClasp(BenchFacts facts) => IsPinned(facts) ? "the pin at the clasp" : "the bar at the clasp, which springs";
 
+    private static string ClaspTool(BenchFacts facts) => IsPinned(facts) ? "block, punch" : "fine point";
+
+    private static string ClaspCaution(BenchFacts facts) => IsPinned(facts) ? PieceOfWork.Taps : PieceOfWork.Bars;
+
     private static List<TrayMove> Fasteners(BenchFacts facts, int joints, TrayPlace from, TrayPlace to) => joints == 0 ? [] :
         [.. FastenerWork.PartsOf(facts.Setup.Fastener!.Value).Select(p => new TrayMove(p.Part, joints * p.Count, from, to))];
 
@@ -207,5 +212,5 @@ internal static class SideSteps
 
     private static string Number(int count) => count.ToString(CultureInfo.InvariantCulture);
 
-    private static string Both(string? one, string other) => one is null ? other : $"{one}; {other}";
+    private static string Both(string? one, string other, string between = "; ") => one is null || one == other ? other : $"{one}{between}{other}";
 }

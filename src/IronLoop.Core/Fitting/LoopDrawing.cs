@@ -27,6 +27,13 @@ public readonly record struct LoopPiece(PieceKind Kind, Side Side, int Ordinal, 
 /// <param name="Points">Its pivot line, in millimetres.</param>
 public sealed record DrawnPiece(LoopPiece Piece, IReadOnlyList<DrawnPoint> Points);
 
+/// <summary>Neighbouring links that leave, and the pivot where the loop closes without them.</summary>
+/// <param name="Side">Their side.</param>
+/// <param name="First">The one nearest the case, by its place counted from there, 0 first.</param>
+/// <param name="Count">How many.</param>
+/// <param name="At">Where the loop closes over them.</param>
+public sealed record LeavingRun(Side Side, int First, int Count, DrawnPoint At);
+
 /// <summary>
 /// The closed loop on the wrist, to scale. The head rests on top; the band hangs under the wrist, so that what is too
 /// long is seen as room below, and what is too short cuts into the wrist.
@@ -96,5 +103,29 @@ public sealed record LoopDrawing(
             start = end;
         }
         return new LoopDrawing(wrist, drawn, On(half), On(beforeCentre.ApproximateMillimetres * scale), hang);
+    }
+
+    /// <summary>Where links leave the loop: a closed loop no longer holds them, so only their place can be shown.</summary>
+    public IReadOnlyList<LeavingRun> WhereLinksLeave(Arrangement arrangement)
+    {
+        var runs = new List<LeavingRun>();
+        foreach (var side in new[] { Side.Twelve, Side.Six })
+        {
+            var row = arrangement.On(side);
+            // The loop is told from the 12-side bar round to the 6-side bar, so a 6-side piece ends toward the case.
+            DrawnPoint TowardClasp(DrawnPiece piece) => side == Side.Twelve ? piece.Points[^1] : piece.Points[0];
+            var at = side == Side.Twelve ? Pieces[0].Points[0] : Pieces[^1].Points[^1];
+            for (var i = 0; i < row.Count; i++)
+            {
+                var fate = row[i].Fate;
+                if (fate != LinkFate.Leaves)
+                    at = TowardClasp(Pieces.First(p => p.Piece.Kind == PieceKind.Link && p.Piece.Side == side && p.Piece.Ordinal == i));
+                else if (i > 0 && row[i - 1].Fate == LinkFate.Leaves)
+                    runs[^1] = runs[^1] with { Count = runs[^1].Count + 1 };
+                else
+                    runs.Add(new LeavingRun(side, i, 1, at));
+            }
+        }
+        return runs;
     }
 }

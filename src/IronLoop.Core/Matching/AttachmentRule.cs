@@ -63,7 +63,7 @@ public static class AttachmentRule
         BandAttachment.ScrewThrough => Say(Verdict.Fits, "Made to be screwed into the slot."),
         BandAttachment.LooseBar or BandAttachment.QuickRelease when band.Material == BandMaterial.Leather =>
             new RuleVerdict(Name, Verdict.Work, "A soft leather end can be held by the slot's screws, which pierce it.",
-                [new PieceOfWork("Let the slot's screws pierce the strap's ends, then pull hard to test both", Reversible: false) { Tools = "fitting screwdriver, tweezers", Minutes = 20 }]),
+                [new PieceOfWork("Let the slot's screws pierce the strap's ends, then pull hard to test both", Reversible: false) { AsItGoesOn = true, Tools = "fitting screwdriver, tweezers", Minutes = 20 }]),
         _ => Say(Verdict.No, "The slot holds only the maker's own strap, or soft leather."),
     };
 

@@ -24,6 +24,9 @@ public enum Verdict
 /// <param name="Reversible">Whether it can be undone; work that cannot needs the owner's written consent.</param>
 public sealed record PieceOfWork(string What, bool Reversible)
 {
+    /// <summary>Whether it is done as the band goes on, with the old one off, and not before.</summary>
+    public bool AsItGoesOn { get; init; }
+
     /// <summary>Sharp tools.</summary>
     public const string Blades = "Move the head away first; cut and push away from the hand.";
 

@@ -14,6 +14,10 @@ internal sealed record PointWire(double X, double Y)
 /// <summary>A piece of the band round the wrist; its points are x, y, x, y… in millimetres, y upward.</summary>
 internal sealed record PieceWire(PieceKind Kind, Side Side, int Ordinal, LinkFate? Fate, IReadOnlyList<double> Points);
 
+/// <summary>Neighbouring links that leave, and where the loop closes over them.</summary>
+/// <param name="First">The one nearest the case, counted from there, 0 first.</param>
+internal sealed record LeavingWire(Side Side, int First, int Count, PointWire At);
+
 /// <summary>The loop to scale, in millimetres round the wrist's centre.</summary>
 internal sealed record DrawingWire(
     double HalfWidthMm,
@@ -27,7 +31,11 @@ internal sealed record DrawingWire(
     Length ThicknessMm,
     IReadOnlyList<PieceWire> Pieces,
     PointWire Lowest,
-    PointWire ClaspCentre);
+    PointWire ClaspCentre)
+{
+    /// <summary>Where links leave.</summary>
+    public IReadOnlyList<LeavingWire> Leaving { get; init; } = [];
+}
 
 /// <summary>A link where it lies.</summary>
 /// <param name="Mark">The letter that tells it from others of its pitch; empty where nothing does.</param>
@@ -345,7 +353,11 @@ internal sealed record LoopSheet(
             p.Piece.Kind == PieceKind.Link ? arrangement?.On(p.Piece.Side)[p.Piece.Ordinal].Fate : null,
             [.. p.Points.SelectMany(q => new[] { Math.Round(q.X, 2), Math.Round(q.Y, 2) })]))],
         PointWire.Of(drawing.Lowest),
-        PointWire.Of(drawing.ClaspCentre));
+        PointWire.Of(drawing.ClaspCentre))
+    {
+        Leaving = arrangement is null || file.Band?.Links is null
+            ? [] : [.. drawing.WhereLinksLeave(arrangement).Select(r => new LeavingWire(r.Side, r.First, r.Count, PointWire.Of(r.At)))],
+    };
 
     private static RulersWire Draw(FitRulers rulers) => new(
         RulerWire.Of(rulers.Ease), rulers.Temper, RulerWire.Of(rulers.OffCentre), RulerWire.Of(rulers.Tighter), RulerWire.Of(rulers.Looser));

@@ -47,6 +47,24 @@ public class LoopDrawingTests
         drawing.ClaspCentre.X.ShouldBe(3, 0.1, "the 12 side is 6 mm longer, so the clasp sits 3 mm toward the 6 side");
     }
 
+    [Fact]
+    public void Links_that_leave_are_shown_at_the_pivot_that_closes_over_them()
+    {
+        static PlacedLink Link(LinkFate fate) => new(Length.FromMillimetres(8), fate);
+        var arrangement = new Arrangement(
+            [Link(LinkFate.Stays), Link(LinkFate.Leaves), Link(LinkFate.Leaves), Link(LinkFate.Stays)],
+            [Link(LinkFate.Stays), Link(LinkFate.Stays), Link(LinkFate.Leaves)], 0);
+        LoopPiece Piece(Side side, int ordinal) => new(PieceKind.Link, side, ordinal, Length.FromMillimetres(20));
+        var drawing = LoopDrawing.Of(
+            Wrist, Head, Pivot,
+            [Piece(Side.Twelve, 0), Piece(Side.Twelve, 3), new LoopPiece(PieceKind.Clasp, Side.Six, 0, Length.FromMillimetres(74)), Piece(Side.Six, 1), Piece(Side.Six, 0)],
+            Length.FromMillimetres(77)).ShouldNotBeNull();
+        var leaving = drawing.WhereLinksLeave(arrangement);
+        leaving.Select(r => (r.Side, r.First, r.Count)).ShouldBe([(Side.Twelve, 1, 2), (Side.Six, 2, 1)]);
+        leaving[0].At.ShouldBe(drawing.Pieces[0].Points[^1], "between the first link and the fourth");
+        leaving[1].At.ShouldBe(drawing.Pieces[2].Points[^1], "where the clasp meets the last 6-side link that stays");
+    }
+
     private static LoopDrawing Draw(decimal total, decimal pitch)
     {
         var pieces = new List<LoopPiece>();

@@ -12,9 +12,10 @@ const days = computed(() => props.loop.days)
 <template>
   <template v-if="reach && loop.figures">
     <p>
-      Every length it can make near the <span class="figure">{{ reach.targetMm.toFixed(1) }} mm</span> wanted<template
+      Every length it can make near the
+      <span class="figure">{{ reach.targetMm.toFixed(1) }} mm</span> wanted<template
         v-if="reach.offItsPlace.length > 0"
-      >; short ticks are made only with the clasp further off than is wanted</template
+        >; short ticks are made only with the clasp further off than is wanted</template
       >. Shaded is what can be worn.
     </p>
     <div class="chart">

@@ -1,29 +1,33 @@
 using System.Runtime.CompilerServices;
-using IronLoop.Core.Bench;
 
 namespace IronLoop.Core.Tests.Bench;
 
+/// <summary>A step as it stands on the screen.</summary>
+public sealed record KeptStep(string Part, string What, string Tool, string? Direction, string? FallsOut, string? Caution, string Tray);
+
 /// <summary>
-/// Step lists kept as text that a fitter can read aloud, one file each beside this one. With IRON_LOOP_REVIEW=1 the files are
-/// written anew, to be read before they are kept.
+/// Step lists kept as text that a fitter can read aloud, in a folder `steps` beside the test. With IRON_LOOP_REVIEW=1 the files
+/// are written anew, to be read before they are kept.
 /// </summary>
-internal static class Snapshots
+public static class Kept
 {
-    public static void Agree(string name, IReadOnlyList<BenchStep> steps, [CallerFilePath] string here = "")
+    public static void Agree(string name, string text, [CallerFilePath] string here = "")
     {
         var file = Path.Combine(Path.GetDirectoryName(here)!, "steps", $"{name}.txt");
-        var text = Read(steps);
         if (Environment.GetEnvironmentVariable("IRON_LOOP_REVIEW") == "1")
+        {
+            Directory.CreateDirectory(Path.GetDirectoryName(file)!);
             File.WriteAllText(file, text);
+        }
         File.Exists(file).ShouldBeTrue($"{file} is not kept yet");
         text.ShouldBe(File.ReadAllText(file));
     }
 
     /// <summary>Step by step, as it stands on the screen.</summary>
-    public static string Read(IReadOnlyList<BenchStep> steps)
+    public static string Read(IEnumerable<KeptStep> steps)
     {
         var lines = new List<string>();
-        BenchPart? part = null;
+        string? part = null;
         foreach (var step in steps)
         {
             if (part != step.Part)
@@ -34,7 +38,7 @@ internal static class Snapshots
             if (step.Direction is not null) lines.Add($"    way: {step.Direction}");
             if (step.FallsOut is not null) lines.Add($"    falls out: {step.FallsOut}");
             if (step.Caution is not null) lines.Add($"    caution: {step.Caution}");
-            if (step.Moves.Count > 0) lines.Add($"    tray: {string.Join("; ", step.Moves.Select(m => m.Says))}");
+            if (step.Tray.Length > 0) lines.Add($"    tray: {step.Tray}");
         }
         return string.Join('\n', lines) + "\n";
     }

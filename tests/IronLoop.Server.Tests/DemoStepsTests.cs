@@ -1,0 +1,64 @@
+using System.Text.Json.Nodes;
+using System.Text.RegularExpressions;
+using IronLoop.Core.Tests.Bench;
+
+namespace IronLoop.Server.Tests;
+
+/// <summary>
+/// What the bench says for every kind of band the demo's stock holds for each of its watches: kept as text, so that a fitter can
+/// read it aloud and do the work.
+/// </summary>
+public sealed class DemoStepsTests : IDisposable
+{
+    private readonly Shop _shop = new(demo: true);
+
+    public void Dispose() => _shop.Dispose();
+
+    [Fact]
+    public async Task Every_band_that_goes_on_a_watch_of_the_demo_has_steps_to_read_aloud()
+    {
+        var lists = new Dictionary<string, string>();
+        foreach (var job in (await _shop.Get("/api/jobs")).AsArray())
+        {
+            var id = job!["id"]!.GetValue<long>();
+            // A list whose work has begun is read as it stands; the wrist or the bars are not gauged on three others.
+            if (Text(job, "next") is "bench" or "handOver")
+                await Keep(lists, id, Text(job, "client"), "its own");
+            else if (Text(job, "next") is not "gauge")
+                await EveryBand(lists, id, Text(job, "client"));
+        }
+        // Lists that differ in figures alone are read once, under the first of them.
+        var distinct = lists.OrderBy(l => l.Key, StringComparer.Ordinal).GroupBy(l => Regex.Replace(l.Value, @"\d+(\.\d+)?", "#")).ToList();
+        var all = string.Join('\n', distinct.Select(alike =>
+            $"== {alike.First().Key}\n{string.Concat(alike.Skip(1).Select(l => $"   alike: {l.Key}\n"))}\n{alike.First().Value}"));
+        Kept.Agree("the demo", all);
+        // Each row of the attachments that the demo's watches have, and each kind of band.
+        foreach (var said in new[] { "draw the lever", "under-flap", "to notch", "screws here", "split pins here", "each in a tube", "threaded tube", "slot’s screws", "fixed bar", "as its maker made it" })
+            all.ShouldContain(said, Case.Insensitive);
+    }
+
+    private async Task EveryBand(Dictionary<string, string> lists, long job, string client)
+    {
+        var match = await _shop.Get($"/api/jobs/{job}/match?take=100&inStock=true");
+        foreach (var judged in match["own"]!.AsArray().Concat(match["page"]!.AsArray()))
+        {
+            if (Text(judged, "verdict") is "no" or "unknown")
+                continue;
+            var band = judged!["band"]!;
+            await _shop.Put($"/api/jobs/{job}/match", new { bandId = band["id"]!.GetValue<long>(), consentSignedBy = client });
+            if (band["links"]!.GetValue<int>() > 0)
+                await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
+            await _shop.Post($"/api/jobs/{job}/size/agree", null);
+            await Keep(lists, job, client, $"{Text(band, "article")} {Text(band, "name")}");
+        }
+    }
+
+    private async Task Keep(Dictionary<string, string> lists, long job, string client, string band)
+    {
+        var bench = await _shop.Get($"/api/jobs/{job}/bench");
+        lists[$"{client}, {band}"] = Kept.Read(bench["steps"]!.AsArray().Select(s => new KeptStep(
+            Text(s, "part"), Text(s, "what"), Text(s, "tool"), (string?)s!["direction"], (string?)s["fallsOut"], (string?)s["caution"], "")));
+    }
+
+    private static string Text(JsonNode? node, string field) => node![field]?.GetValue<string>() ?? "";
+}
