@@ -40,7 +40,7 @@ if stale .build/app src client scripts Directory.Build.props Directory.Packages.
 fi
 switches=(--port "$port" --data "$data" --web client/dist)
 if [ "$demo" -eq 1 ]; then
-  # The stand-ins come with the demo: their panel one port up, the caliper's line two, the suppliers three. They end with the server.
+  # The stand-ins come with the demo: their panel one port up, the caliper's line two, the suppliers three, the label printer four. They end with the server.
   switches+=(--demo --stand-ins $((port + 1)))
   src/IronLoop.StandIns/bin/Release/net10.0/IronLoop.StandIns --port $((port + 1)) --while $$ >/dev/null &
 fi

@@ -3,10 +3,12 @@ using System.Globalization;
 using System.Net;
 using System.Net.Sockets;
 using IronLoop.StandIns.Calipers;
+using IronLoop.StandIns.Printers;
 using IronLoop.StandIns.Suppliers;
 
 // Usage: IronLoop.StandIns --port N [--while PID]
-//   --port N     the panel is on port N of the loopback address, the caliper's line on port N + 1, the suppliers on N + 2
+//   --port N     the panel is on port N of the loopback address, the caliper's line on port N + 1,
+//                the suppliers on N + 2, the label printer on N + 3
 //   --while PID  ends when that process ends
 var port = Option("--port", 5181);
 var parent = Option("--while", 0);
@@ -20,8 +22,11 @@ builder.Services.AddSingleton(new Caliper(new Random()));
 builder.Services.Configure<HostOptions>(host => host.ShutdownTimeout = TimeSpan.FromMilliseconds(200));
 builder.Services.AddSingleton(new CaliperLine(port + 1, Console.Out));
 builder.Services.AddHostedService(services => services.GetRequiredService<CaliperLine>());
+builder.Services.AddSingleton(new LabelMachine(port + 3));
+builder.Services.AddHostedService(services => services.GetRequiredService<LabelMachine>());
 var app = builder.Build();
 app.MapCaliperPanel();
+app.MapLabelPanel();
 var suppliers = SupplierService.Build(port + 2, TimeProvider.System, unsteady: true);
 app.MapGet("/suppliers/play", () => suppliers.Play());
 app.MapPost("/suppliers/play", (PlayWire play) => suppliers.Play(play));

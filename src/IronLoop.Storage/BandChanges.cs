@@ -33,6 +33,16 @@ public sealed class BandChanges
             return version < _forgottenUpTo ? null : _recent.Where(c => c.Version > version).SelectMany(c => c.Bands).ToHashSet();
     }
 
+    /// <summary>Says that all of them may be others now.</summary>
+    internal void All()
+    {
+        lock (_lock)
+        {
+            _recent.Clear();
+            (_named, _forgottenUpTo) = (0, ++_version);
+        }
+    }
+
     internal void Add(IReadOnlyCollection<long> bands)
     {
         lock (_lock)

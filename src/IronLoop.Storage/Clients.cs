@@ -6,7 +6,11 @@ namespace IronLoop.Storage;
 /// <param name="Id">Its number.</param>
 /// <param name="Name">Name.</param>
 /// <param name="Contact">How they are reached.</param>
-public sealed record Client(long Id, string Name, string Contact);
+public sealed record Client(long Id, string Name, string Contact)
+{
+    /// <summary>When the client asked to be forgotten; null where nobody did.</summary>
+    public DateTimeOffset? ErasedAt { get; init; }
+}
 
 /// <summary>The shop's clients.</summary>
 public static class Clients
@@ -18,6 +22,14 @@ public static class Clients
     /// <summary>How many clients there are.</summary>
     public static long Count(ShopWork work) => work.Query("SELECT COUNT(*) AS clients FROM client", row => row.Number("clients")).Single();
 
+    /// <summary>A client, or null when there is none of that number.</summary>
+    public static Client? Find(ShopWork work, long id) =>
+        work.Query("SELECT * FROM client WHERE id = $id", row => new Client(row.Number("id"), row.Text("name"), row.Text("contact")) { ErasedAt = row.Maybe("erased_at", Columns.Time) }, ("$id", id))
+            .SingleOrDefault();
+
+    /// <summary>A client that a job names.</summary>
+    public static Client Get(ShopWork work, long id) => Find(work, id)!;
+
     /// <summary>Clients found as their name is typed, those seen last first.</summary>
     /// <param name="work">The piece of work.</param>
     /// <param name="typed">The beginning of any word of the name.</param>
@@ -26,7 +38,7 @@ public static class Clients
         work.Query(
             """
             SELECT client.* FROM client
-            WHERE (' ' || client.name) LIKE $typed ESCAPE '\'
+            WHERE client.erased_at IS NULL AND (' ' || client.name) LIKE $typed ESCAPE '\'
             ORDER BY (SELECT MAX(job.id) FROM job WHERE job.client_id = client.id) DESC LIMIT $most
             """,
             row => new Client(row.Number("id"), row.Text("name"), row.Text("contact")),
@@ -36,7 +48,7 @@ public static class Clients
     public static long FindOrAdd(ShopWork work, string name, string contact)
     {
         var known = work.Query(
-            "SELECT id FROM client WHERE name = $name COLLATE NOCASE AND ($contact = '' OR contact = $contact COLLATE NOCASE) ORDER BY id LIMIT 1",
+            "SELECT id FROM client WHERE erased_at IS NULL AND name = $name COLLATE NOCASE AND ($contact = '' OR contact = $contact COLLATE NOCASE) ORDER BY id LIMIT 1",
             row => row.Number("id"), ("$name", name), ("$contact", contact));
         return known.Count > 0 ? known[0] : Add(work, name, contact);
     }

@@ -111,6 +111,19 @@ public static class Gaugings
         work.Execute("UPDATE wrist SET wear = $wear WHERE job_id = $id", ("$id", jobId), ("$wear", figures.Wear));
     }
 
+    /// <summary>Takes over from an earlier visit how it is worn and what the band has to suit; the wrist is read anew.</summary>
+    public static void WearAsBefore(ShopWork work, long jobId, long earlier)
+    {
+        work.Execute("UPDATE wrist SET (wear, worn_at) = (SELECT wear, worn_at FROM wrist WHERE job_id = $earlier) WHERE job_id = $job", ("$job", jobId), ("$earlier", earlier));
+        work.Execute(
+            """
+            UPDATE job SET (water, nickel_sensitive, hair_pull, wished_colour) =
+              (SELECT water, nickel_sensitive, hair_pull, wished_colour FROM job WHERE id = $earlier)
+            WHERE id = $job
+            """,
+            ("$job", jobId), ("$earlier", earlier));
+    }
+
     /// <summary>Stores what the band has to suit.</summary>
     public static void Wish(ShopWork work, long jobId, Wishes wishes)
     {

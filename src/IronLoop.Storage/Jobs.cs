@@ -89,6 +89,9 @@ public static class Jobs
             Read,
             [.. words.Select((w, i) => ($"$w{i}", (object?)Log.Containing(w)))]);
 
+    /// <summary>Every job, one after the other, the oldest first.</summary>
+    public static IEnumerable<Job> Each(ShopWork work) => work.Each($"{Select} ORDER BY job.id", Read);
+
     /// <summary>The fitters who have open jobs, by initials.</summary>
     public static IReadOnlyList<string> Fitters(ShopWork work) =>
         work.Query("SELECT DISTINCT taken_in_by FROM job WHERE closed_at IS NULL ORDER BY taken_in_by", row => row.Text("taken_in_by"));
@@ -120,10 +123,6 @@ public static class Jobs
     /// <summary>Keeps the band's clasp.</summary>
     public static void KeepClasp(ShopWork work, long id, DateTimeOffset at) =>
         work.Execute("UPDATE job SET clasp_kept_at = $at WHERE id = $id", ("$id", id), ("$at", at));
-
-    /// <summary>Closes a job.</summary>
-    public static void Close(ShopWork work, long id, DateTimeOffset at) =>
-        work.Execute("UPDATE job SET closed_at = $at WHERE id = $id", ("$id", id), ("$at", at));
 
     private static Job Read(SqliteDataReader row) => new(
         row.Number("id"),

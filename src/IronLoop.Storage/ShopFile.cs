@@ -1,5 +1,5 @@
+using System.Globalization;
 using DbUp;
-using DbUp.Engine;
 using Microsoft.Data.Sqlite;
 
 namespace IronLoop.Storage;
@@ -10,6 +10,8 @@ namespace IronLoop.Storage;
 /// </summary>
 public sealed class ShopFile
 {
+    private const string FileName = "iron-loop.db";
+
     private readonly string _connectionString;
 
     private ShopFile(string path)
@@ -35,7 +37,7 @@ public sealed class ShopFile
     public static ShopFile Open(string folder)
     {
         Directory.CreateDirectory(folder);
-        var shop = new ShopFile(System.IO.Path.Combine(folder, "iron-loop.db"));
+        var shop = new ShopFile(System.IO.Path.Combine(folder, FileName));
         using (var connection = shop.Connect())
         {
             using var journal = connection.CreateCommand();
@@ -43,12 +45,12 @@ public sealed class ShopFile
             journal.CommandText = "PRAGMA journal_mode = WAL;";
             journal.ExecuteNonQuery();
         }
-        var result = Upgrade(shop._connectionString);
-        if (!result.Successful)
-            throw new InvalidOperationException($"The database could not be brought up to date at {result.ErrorScript?.Name}.", result.Error);
+        Upgrade(shop._connectionString, LatestVersion);
         using var work = shop.Begin();
-        if (Bands.WorkOutReach(work) > 0)
-            work.Keep();
+        if (Visits.IsBehind(work))
+            Visits.CatchUp(work);
+        Bands.WorkOutReach(work);
+        work.Keep();
         return shop;
     }
 
@@ -58,10 +60,19 @@ public sealed class ShopFile
     /// <summary>Begins a piece of work that only reads, and sees one moment of the shop.</summary>
     public ShopWork Look() => new(Connect(), writing: false, _ => { });
 
+    /// <summary>Brings what was written ahead into the file itself, so that what was written over is gone from both.</summary>
+    public void Settle()
+    {
+        using var connection = Connect();
+        using var pragma = connection.CreateCommand();
+        pragma.CommandText = "PRAGMA wal_checkpoint(TRUNCATE);";
+        pragma.ExecuteNonQuery();
+    }
+
     /// <summary>Lets go of the file, so that it can be moved or another process can take it.</summary>
     public static void LetGo() => SqliteConnection.ClearAllPools();
 
-    private SqliteConnection Connect()
+    internal SqliteConnection Connect()
     {
         var connection = new SqliteConnection(_connectionString);
         connection.Open();
@@ -71,12 +82,35 @@ public sealed class ShopFile
         return connection;
     }
 
-    private static DatabaseUpgradeResult Upgrade(string connectionString) =>
-        DeployChanges.To
+    /// <summary>The newest version a file can have: the number of its last migration.</summary>
+    public static int LatestVersion { get; } = typeof(ShopFile).Assembly.GetManifestResourceNames().Max(VersionOf);
+
+    /// <summary>The oldest version that was written to archives.</summary>
+    internal const int FirstArchived = 10;
+
+    /// <summary>Makes an empty file of a version in a folder.</summary>
+    internal static SqliteConnection Make(string folder, int version)
+    {
+        var shop = new ShopFile(System.IO.Path.Combine(folder, FileName));
+        Upgrade(shop._connectionString, version);
+        return shop.Connect();
+    }
+
+    private static void Upgrade(string connectionString, int version)
+    {
+        var result = DeployChanges.To
             .SqliteDatabase(connectionString)
-            .WithScriptsEmbeddedInAssembly(typeof(ShopFile).Assembly)
+            .WithScriptsEmbeddedInAssembly(typeof(ShopFile).Assembly, name => VersionOf(name) is > 0 and var number && number <= version)
             .WithTransactionPerScript()
             .LogToNowhere()
             .Build()
             .PerformUpgrade();
+        if (!result.Successful)
+            throw new InvalidOperationException($"The database could not be brought up to date at {result.ErrorScript?.Name}.", result.Error);
+    }
+
+    /// <summary>The number a migration's name begins with; nought for what is none.</summary>
+    private static int VersionOf(string resource) =>
+        resource.EndsWith(".sql", StringComparison.Ordinal) && resource.Split('.') is [.., var name, _] && int.TryParse(name.Split('_')[0], NumberStyles.None, CultureInfo.InvariantCulture, out var number)
+            ? number : 0;
 }

@@ -31,6 +31,13 @@ public sealed class ShopWork : IDisposable
             _onBandsKept(_bandsChanged);
     }
 
+    /// <summary>What is taken out from here on is written over, not only let go.</summary>
+    public void WriteOver()
+    {
+        using var command = Command("PRAGMA secure_delete = ON", []);
+        command.ExecuteScalar();
+    }
+
     /// <summary>Says that a band is changed in this piece of work.</summary>
     internal void BandChanged(long id) => _bandsChanged.Add(id);
 
@@ -56,6 +63,15 @@ public sealed class ShopWork : IDisposable
         while (reader.Read())
             rows.Add(map(reader));
         return rows;
+    }
+
+    /// <summary>Row after row, as they are asked for: none is kept.</summary>
+    internal IEnumerable<T> Each<T>(string sql, Func<SqliteDataReader, T> map, params (string Name, object? Value)[] values)
+    {
+        using var command = Command(sql, values);
+        using var reader = command.ExecuteReader();
+        while (reader.Read())
+            yield return map(reader);
     }
 
     /// <summary>A statement that writes is prepared once for this piece of work: a catalogue runs the same few many thousand times.</summary>

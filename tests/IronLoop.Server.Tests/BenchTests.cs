@@ -94,7 +94,7 @@ public sealed class BenchTests : IDisposable
         var key = Text(Next(bench), "key");
         await _shop.Put($"/api/jobs/{job}/bench/steps/{key}", new { done = true, skipped = "one screw turns, owner told" });
         await Forward(job);
-        (await _shop.Get("/api/log?words=screw%20turns")).AsArray().Count.ShouldBe(1, "what is not settled is in the log");
+        (await _shop.Get("/api/log?words=screw%20turns"))["visits"]!.AsArray().Count.ShouldBe(1, "what is not settled is in the log");
     }
 
     [Fact]
@@ -161,7 +161,7 @@ public sealed class BenchTests : IDisposable
         Balances(bench, opening);
         bench = await Forward(job);
         Balances(bench, opening);
-        (await _shop.Get("/api/log?words=Tried%20on%20between")).AsArray().ShouldNotBeEmpty();
+        (await _shop.Get("/api/log?words=Tried%20on%20between"))["visits"]!.AsArray().ShouldNotBeEmpty();
         var bag = (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.AsArray();
         var outOf = (await _shop.Get($"/api/jobs/{job}/loop"))["layOut"]!;
         ((string[])["twelve", "six"]).Sum(side => outOf[side]!.AsArray().Count(l => Text(l, "fate") == "leaves"))

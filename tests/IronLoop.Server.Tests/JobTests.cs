@@ -82,12 +82,12 @@ public sealed class JobTests : IDisposable
 
         using var later = new Shop(folder: _shop.Folder);
         (await later.Get("/api/jobs")).AsArray().ShouldNotContain(t => t!["id"]!.GetValue<long>() == id, "a closed job leaves the rack");
-        var found = (await later.Get("/api/log?words=moor%20shorter")).AsArray();
+        var found = (await later.Get("/api/log?words=moor%20shorter"))["visits"]!.AsArray();
         found.Count.ShouldBe(1);
         found[0]!["jobId"]!.GetValue<long>().ShouldBe(id);
-        found[0]!["words"]!.GetValue<string>().ShouldContain("taken out of");
-        (await later.Get("/api/log?words=moor%20zeppelin")).AsArray().ShouldBeEmpty();
-        (await later.Get("/api/log?words=%25")).AsArray().ShouldBeEmpty("a percent sign is a character, not a wildcard");
+        found[0]!["entries"]!.ToJsonString().ShouldContain("taken out of");
+        (await later.Get("/api/log?words=moor%20zeppelin"))["visits"]!.AsArray().ShouldBeEmpty();
+        (await later.Get("/api/log?words=%25"))["visits"]!.AsArray().ShouldBeEmpty("a percent sign is a character, not a wildcard");
     }
 
     [Theory]
@@ -232,7 +232,7 @@ public sealed class JobTests : IDisposable
     [Fact]
     public async Task A_closed_job_cannot_be_changed()
     {
-        var closed = (await _shop.Get("/api/log?words=handed%20over")).AsArray()[0]!["jobId"]!.GetValue<long>();
+        var closed = (await _shop.Get("/api/log?words=handed%20over"))["visits"]!.AsArray()[0]!["jobId"]!.GetValue<long>();
         await _shop.Patch($"/api/jobs/{closed}/gauge", new { wrist = "180" }, HttpStatusCode.Conflict);
         await _shop.Put($"/api/jobs/{closed}/take-in", Heard(), HttpStatusCode.Conflict);
         await _shop.Put($"/api/jobs/{closed}/bench/steps/check-pull", new { done = false }, HttpStatusCode.Conflict);

@@ -63,7 +63,7 @@ public sealed class MatchTests : IDisposable
 
         await _shop.Put($"/api/jobs/{job}/match", new { bandId = id, consentSignedBy = "M. Stoll" });
         Text((await _shop.Get($"/api/jobs/{job}/match"))["consent"], "signedBy").ShouldBe("M. Stoll");
-        (await _shop.Get("/api/log?words=consent%20Stoll")).AsArray().Count.ShouldBe(1);
+        (await _shop.Get("/api/log?words=consent%20Stoll"))["visits"]!.AsArray().Count.ShouldBe(1);
         await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
         await _shop.Post($"/api/jobs/{job}/size/agree", null);
         var steps = (await _shop.Get($"/api/jobs/{job}/bench"))["steps"]!.AsArray();

@@ -106,7 +106,7 @@ public sealed class TakeInSheetTests : IDisposable
         sheet["note"]!.GetValue<string>().ShouldContain("crown is loose");
         (await _shop.Get("/api/jobs"))[0]!["referred"]!.GetValue<bool>().ShouldBeTrue();
         (await _shop.Put($"/api/jobs/{id}/match", new { bandId = 1 }, HttpStatusCode.Conflict))["title"]!.GetValue<string>().ShouldContain("referred to a watchmaker");
-        (await _shop.Get("/api/log?words=watchmaker")).AsArray().Count.ShouldBe(1);
+        (await _shop.Get("/api/log?words=watchmaker"))["visits"]!.AsArray().Count.ShouldBe(1);
 
         await _shop.Put($"/api/jobs/{id}/take-in/referral", new { reasons = Array.Empty<string>(), referred = false });
         await _shop.Put($"/api/jobs/{id}/match", new { bandId = 1 }, HttpStatusCode.NotFound);

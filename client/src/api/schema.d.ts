@@ -298,6 +298,74 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/jobs/{id}/again': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Takes a return visit in: the band as it left, the bag, the watch and its client are known. */
+    post: operations['again']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/observations': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Observations promised, due in the next week. */
+    get: operations['observations']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/observed': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Notes what was heard when a job was asked after. */
+    post: operations['observed']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/label/print': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Prints the bag's label. */
+    post: operations['printLabel']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/log': {
     parameters: {
       query?: never
@@ -305,10 +373,78 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** Lines in which every word is found, newest first: client, watch, words, initials, tag number. */
+    /** Jobs in which every word is found, newest first; also by client, watch, part, fitter, width in millimetres and days. */
     get: operations['log']
     put?: never
     post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/log/figures': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Jobs a week, right the first time, minutes by kind of job, widths. */
+    get: operations['logFigures']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/archive': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Writes the whole shop into one file. */
+    post: operations['writeArchive']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/archive/restore': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Takes an archive, sent as it is, into an empty shop. */
+    post: operations['restoreArchive']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/log/index': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Makes the log’s index anew. */
+    post: operations['reindexLog']
     delete?: never
     options?: never
     head?: never
@@ -1403,7 +1539,7 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** What was done and what the bag must hold. */
+    /** What was done, what the owner is told, what the bag must hold. */
     get: operations['handOverSheet']
     put?: never
     /** Counts the bag and closes the job. */
@@ -1414,10 +1550,97 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/label-printer': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The label printer as settled. */
+    get: operations['labelPrinter']
+    /** Settles the label printer. */
+    put: operations['settleLabelPrinter']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/long-work/{id}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** How a long piece of work stands. */
+    get: operations['longWork']
+    put?: never
+    post?: never
+    /** Cancels it; nothing of it is kept. */
+    delete: operations['cancelLongWork']
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/clients/{id}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** A client with the life of each watch. */
+    get: operations['client']
+    put?: never
+    post?: never
+    /** Forgets a client; the jobs stay, without a name. */
+    delete: operations['eraseClient']
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/clients/{id}/data': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Everything held of a client, to be given to them. */
+    get: operations['clientData']
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
 }
 export type webhooks = Record<string, never>
 export interface components {
   schemas: {
+    AgainWire: {
+      by: string
+      /** Format: date */
+      promised?: null | string
+      words?: null | string
+      /** @enum {unknown} */
+      request?:
+        | 'changeStrap'
+        | 'fitMesh'
+        | 'replaceClasp'
+        | 'takeLinksOut'
+        | 'putLinksIn'
+        | 'refit'
+        | 'somethingElse'
+        | null
+    }
     AlternativeWire: {
       twelve: components['schemas']['PlanSideWire']
       six: components['schemas']['PlanSideWire']
@@ -1786,6 +2009,25 @@ export interface components {
       /** @description Millimetres, at most three decimals. */
       stepMm?: null | number
     }
+    ClientDataWire: {
+      client: components['schemas']['ClientLifeWire']
+      /** @description Millimetres, at most three decimals. */
+      offCentreMm: number
+      /** @description Millimetres, at most three decimals. */
+      hotMm: null | number
+      /** @description Millimetres, at most three decimals. */
+      coldMm: null | number
+      jobs: components['schemas']['JobDataWire'][]
+    }
+    ClientLifeWire: {
+      /** Format: int64 */
+      id: number
+      name: string
+      contact: string
+      erased: boolean
+      watches: components['schemas']['WatchLifeWire'][]
+      keptAndWhy: string
+    }
     ClientWire: {
       name: string
       contact: string
@@ -2036,11 +2278,31 @@ export interface components {
       bag: components['schemas']['BagLineWire'][]
       ready: boolean
       closed: boolean
+      advice: string[]
+      packed: string[]
+      /** @enum {unknown} */
+      goesBack: 'collected' | 'posted' | null
+      /** Format: date */
+      observeOn: null | string
+      observeFor: string
+      /** Format: int64 */
+      price: null | number
+      note: string
+      by: string
+      /** Format: int64 */
+      backFrom: null | number
     }
     HandOverWire: {
       counted: components['schemas']['BagLineWire'][]
       by: string
       note?: null | string
+      /** @enum {unknown} */
+      goesBack?: 'collected' | 'posted' | null
+      packed?: null | string[]
+      price?: null | string
+      /** Format: date */
+      observeOn?: null | string
+      observeFor?: null | string
     }
     HeadWire: {
       /** @description Millimetres, at most three decimals. */
@@ -2085,6 +2347,15 @@ export interface components {
       unworn: boolean
       /** @default true */
       came: boolean
+    }
+    JobDataWire: {
+      job: components['schemas']['JobWire']
+      ownersWords: string
+      readings: components['schemas']['ReadingWire'][]
+      condition: string[]
+      photos: string[]
+      consents: components['schemas']['SignedWire'][]
+      note: string
     }
     JobWire: {
       /** Format: int64 */
@@ -2212,6 +2483,20 @@ export interface components {
       /** @enum {unknown} */
       noIs: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide' | null
     }
+    LabelPrinter: {
+      kind: components['schemas']['PrinterKind']
+      /** @default 127.0.0.1 */
+      host: string
+      /**
+       * Format: int32
+       * @default 9100
+       */
+      port: number
+    }
+    LabelPrinterWire: {
+      printer: components['schemas']['LabelPrinter']
+      standInPage: null | string
+    }
     LayOutClaspWire: {
       name: string
       /** @description Millimetres, at most three decimals. */
@@ -2266,6 +2551,14 @@ export interface components {
       /** Format: int32 */
       count: number
       at: components['schemas']['PointWire']
+    }
+    LifeVisitWire: {
+      visit: components['schemas']['VisitWire']
+      done: string
+      figures: string
+      bag: components['schemas']['BagLineWire'][]
+      /** @description Millimetres, at most three decimals. */
+      wristMm: null | number
     }
     /** @enum {unknown} */
     Limit:
@@ -2333,15 +2626,57 @@ export interface components {
       removable: boolean
     }
     LogEntryWire: {
-      /** Format: int64 */
-      jobId: number
       /** Format: date-time */
       at: string
       by: string
       station: components['schemas']['Station']
       words: string
-      client: string
-      watch: string
+    }
+    LogFiguresWire: {
+      weeks: components['schemas']['LogWeekWire'][]
+      minutes: components['schemas']['LogMinutesWire'][]
+      widths: components['schemas']['LogWidthWire'][]
+    }
+    LogMinutesWire: {
+      request: components['schemas']['Request']
+      /** Format: int32 */
+      jobs: number
+      /** Format: double */
+      minutes: number
+    }
+    LogPageWire: {
+      visits: components['schemas']['VisitWire'][]
+      /** Format: int64 */
+      next: null | number
+    }
+    LogWeekWire: {
+      /** Format: date */
+      monday: string
+      /** Format: int32 */
+      closed: number
+      /** Format: int32 */
+      triedOn: number
+      /** Format: int32 */
+      rightFirst: number
+    }
+    LogWidthWire: {
+      /** @description Millimetres, at most three decimals. */
+      widthMm: number
+      /** Format: int32 */
+      jobs: number
+    }
+    /** @enum {unknown} */
+    LongWorkState: 'running' | 'done' | 'cancelled' | 'refused'
+    LongWorkWire: {
+      id: string
+      kind: string
+      state: components['schemas']['LongWorkState']
+      /** Format: int64 */
+      done: number
+      /** Format: int64 */
+      total: number
+      says: string
+      file: null | string
     }
     LoopFiguresWire: {
       /** @description Millimetres, at most three decimals. */
@@ -2472,6 +2807,21 @@ export interface components {
       typed: string
       /** @default false */
       byLine: boolean
+    }
+    ObservationWire: {
+      /** Format: int64 */
+      jobId: number
+      client: string
+      contact: string
+      watch: string
+      /** Format: date */
+      on: string
+      for: string
+      due: boolean
+    }
+    ObservedWire: {
+      by: string
+      heard: string
     }
     OddCostWire: {
       odd: components['schemas']['OddLink']
@@ -2816,6 +3166,11 @@ export interface components {
       effect: null | components['schemas']['ClaspEffectWire']
       consent: null | string
     }
+    PrintedWire: {
+      says: string
+    }
+    /** @enum {unknown} */
+    PrinterKind: 'none' | 'standIn' | 'tcp'
     ProblemDetails: {
       type?: null | string
       title?: null | string
@@ -2978,6 +3333,14 @@ export interface components {
       /** @default false */
       onPaper: boolean
     }
+    SignedWire: {
+      work: string
+      signedBy: string
+      /** Format: date-time */
+      at: string
+      onPaper: boolean
+      signature: string
+    }
     SpareWire: {
       /** @description Millimetres, at most three decimals. */
       pitchMm: number
@@ -3111,6 +3474,8 @@ export interface components {
       /** Format: int32 */
       holes: number
     }
+    /** Format: binary */
+    Stream: string
     SuppliersWire: {
       address: string
     }
@@ -3286,6 +3651,30 @@ export interface components {
       verdict: components['schemas']['Verdict']
       /** Format: int32 */
       count: number
+    }
+    VisitWire: {
+      /** Format: int64 */
+      jobId: number
+      /** Format: int64 */
+      clientId: number
+      client: string
+      /** Format: int64 */
+      watchId: number
+      watch: string
+      request: components['schemas']['Request']
+      /** Format: date-time */
+      takenInAt: string
+      /** Format: date-time */
+      closedAt: null | string
+      by: string
+      band: null | string
+      entries: components['schemas']['LogEntryWire'][]
+    }
+    WatchLifeWire: {
+      /** Format: int64 */
+      watchId: number
+      watch: string
+      visits: components['schemas']['LifeVisitWire'][]
     }
     /** @enum {unknown} */
     Way: 'measured' | 'tryOn' | 'copy'
@@ -4053,10 +4442,193 @@ export interface operations {
       }
     }
   }
+  again: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['AgainWire']
+      }
+    }
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['JobWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  observations: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ObservationWire'][]
+        }
+      }
+    }
+  }
+  observed: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ObservedWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['HandOverSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  printLabel: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['PrintedWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Service Unavailable */
+      503: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
   log: {
     parameters: {
       query?: {
         words?: string
+        client?: string
+        watch?: string
+        part?: string
+        fitter?: string
+        width?: string
+        from?: string
+        to?: string
+        before?: number
       }
       header?: never
       path?: never
@@ -4070,7 +4642,138 @@ export interface operations {
           [name: string]: unknown
         }
         content: {
-          'application/json': components['schemas']['LogEntryWire'][]
+          'application/json': components['schemas']['LogPageWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  logFigures: {
+    parameters: {
+      query?: {
+        weeks?: number
+      }
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LogFiguresWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  writeArchive: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LongWorkWire']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  restoreArchive: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/octet-stream': components['schemas']['Stream']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LongWorkWire']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  reindexLog: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LongWorkWire']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
         }
       }
     }
@@ -6958,6 +7661,223 @@ export interface operations {
       }
       /** @description Conflict */
       409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  labelPrinter: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LabelPrinterWire']
+        }
+      }
+    }
+  }
+  settleLabelPrinter: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LabelPrinter']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LabelPrinterWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  longWork: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: string
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LongWorkWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  cancelLongWork: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: string
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LongWorkWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  client: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ClientLifeWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  eraseClient: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ClientLifeWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  clientData: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ClientDataWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
         headers: {
           [name: string]: unknown
         }

@@ -18,6 +18,7 @@ export type Drawing = Schemas['DrawingWire']
 export type Figure = Schemas['FigureWire']
 export type Alternative = Schemas['AlternativeWire']
 export type Habits = Schemas['HabitsWire']
+export type HandOverSheet = Schemas['HandOverSheet']
 export type Job = Schemas['JobWire']
 export type LayOut = Schemas['LayOutWire']
 export type LooseLink = Schemas['LooseLinkWire']
@@ -72,14 +73,6 @@ export function useClients(typed: MaybeRefOrGetter<string>) {
   return useQuery({
     queryKey: computed(() => ['clients', toValue(typed)]),
     queryFn: () => answered(api.GET('/api/clients', { params: { query: { typed: toValue(typed) } } })),
-    placeholderData: (before) => before,
-  })
-}
-
-export function useLog(words: MaybeRefOrGetter<string>) {
-  return useQuery({
-    queryKey: computed(() => ['log', toValue(words)]),
-    queryFn: () => answered(api.GET('/api/log', { params: { query: { words: toValue(words) } } })),
     placeholderData: (before) => before,
   })
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRack } from '../api/shop'
+import DueObservations from './DueObservations.vue'
 import { nameOf, pathOf } from '../stations/stations'
 
 const { data: tags } = useRack()
@@ -26,6 +27,7 @@ const today = computed(() => tags.value?.filter((t) => t.today).length ?? 0)
         >Go on with {{ first.client }}</v-btn
       >
     </template>
+    <DueObservations />
   </section>
 </template>
 

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
+import ArchiveView from './ArchiveView.vue'
 import CaliperSettings from './CaliperSettings.vue'
 import CatalogueView from './CatalogueView.vue'
 import LimitsView from './LimitsView.vue'
 import OrdersView from './OrdersView.vue'
 import PartsView from './PartsView.vue'
+import PrinterSettings from './PrinterSettings.vue'
 import SpringBarsView from './SpringBarsView.vue'
 
 const parts = [
@@ -15,6 +17,8 @@ const parts = [
   { part: 'bars', title: 'Bars', view: SpringBarsView },
   { part: 'limits', title: 'Limits', view: LimitsView },
   { part: 'caliper', title: 'Caliper', view: CaliperSettings },
+  { part: 'printer', title: 'Label printer', view: PrinterSettings },
+  { part: 'archive', title: 'Archive', view: ArchiveView },
 ] as const
 const route = useRoute()
 const here = computed(() => parts.find((p) => p.part === route.params.part) ?? parts[0])

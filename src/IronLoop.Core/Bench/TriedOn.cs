@@ -26,13 +26,13 @@ public sealed record TriedOn(FitTarget Target, Arrangement Plan, bool Same, bool
     public static TriedOn Of(Band band, Arrangement now, Arrangement agreed, Side first, FitTarget target, Habits? habits)
     {
         var request = Sizing.Request(band, target, habits) with { Odd = OddLink.AsComputed };
-        // Only the second side's links are free: the first side lies as it is, and what left it is loose.
+        // Only the second side is free: the first lies as it is, what left it is loose for the second alone, and nothing crosses over to it.
         var rest = request with { Bracelet = Kept(request.Bracelet, now, first), Spares = Loose(now, first, band.Spares) };
         var kept = Planner.Recommend(rest);
         var free = Planner.Recommend(request);
         var judgedAgreed = Planner.Judge(request, agreed);
         var again = kept.Figures.Misfit > free.Figures.Misfit || (kept.Figures.TwiceTrouble - free.Figures.TwiceTrouble) > 2 * target.Tolerance;
-        var plan = again ? WithLeast(request, free, now, first) : Join(rest, kept, now, first);
+        var plan = again ? WithLeast(request, free, now, first) : Join(request.Bracelet, rest, kept, now, first);
         // What was agreed stays where nothing better is gained by leaving it.
         var judged = Planner.Judge(request, plan);
         if (judgedAgreed.Misfit < judged.Misfit || judgedAgreed.Misfit == judged.Misfit && judgedAgreed.TwiceTrouble <= judged.TwiceTrouble)
@@ -46,19 +46,23 @@ public sealed record TriedOn(FitTarget Target, Arrangement Plan, bool Same, bool
     private static Bracelet Kept(Bracelet bracelet, Arrangement now, Side first)
     {
         Link[] lies = [.. now.On(first).Where(l => l.InLoop).Select(l => new Link(l.Pitch, Removable: false) { Mark = l.Mark, OneSided = l.OneSided })];
-        return first == Side.Twelve ? bracelet with { Twelve = lies } : bracelet with { Six = lies };
+        Link[] Own(IReadOnlyList<Link> row) => [.. row.Select(l => l with { OneSided = true })];
+        return first == Side.Twelve ? new Bracelet(lies, Own(bracelet.Six)) : new Bracelet(Own(bracelet.Twelve), lies);
     }
 
     private static IReadOnlyList<SpareLinks> Loose(Arrangement now, Side first, IReadOnlyList<SpareLinks> spares)
     {
         var side = first == Side.Twelve ? new Arrangement(now.Twelve, [], 0) : new Arrangement([], now.Six, 0);
-        return [.. side.LooseLinks(spares).Where(l => l.Count > 0 && l.Kind.Only is null).Select(l => new SpareLinks(l.Pitch, l.Count) { Mark = l.Kind.Mark })];
+        return [.. side.LooseLinks(spares).Where(l => l.Count > 0 && l.Kind.Only is null)
+            .Select(l => new SpareLinks(l.Pitch, l.Count) { Mark = l.Kind.Mark, Only = first == Side.Twelve ? Side.Six : Side.Twelve })];
     }
 
-    private static Arrangement Join(PlanRequest rest, Plan kept, Arrangement now, Side first)
+    private static Arrangement Join(Bracelet bracelet, PlanRequest rest, Plan kept, Arrangement now, Side first)
     {
         var told = Arrangement.Of(rest.Bracelet, kept);
-        return first == Side.Twelve ? told with { Twelve = now.Twelve } : told with { Six = now.Six };
+        // That nothing crosses over now says nothing about the links themselves.
+        PlacedLink[] Own(Side side) => [.. told.On(side).Select((l, i) => l with { OneSided = l.Fate != LinkFate.Joins && bracelet.On(side)[i].OneSided })];
+        return first == Side.Twelve ? new Arrangement(now.Twelve, Own(Side.Six), told.Position) : new Arrangement(Own(Side.Twelve), now.Six, told.Position);
     }
 
     /// <summary>The free plan, told so that the first side keeps its links as they lie when its counts allow.</summary>

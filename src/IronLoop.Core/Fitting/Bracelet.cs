@@ -60,8 +60,11 @@ public readonly record struct SpareLinks(Length Pitch, int Count)
     /// <summary>The letter that tells them from others of that pitch.</summary>
     public char Mark { get; init; }
 
-    /// <summary>Their kind: loose links go on either side.</summary>
-    public LinkKind Kind => new(Pitch, Mark);
+    /// <summary>The one side they may go on; null for either.</summary>
+    public Side? Only { get; init; }
+
+    /// <summary>Their kind.</summary>
+    public LinkKind Kind => new(Pitch, Mark, Only);
 }
 
 /// <summary>A link bracelet as it is now: each side a row of links from case to clasp.</summary>

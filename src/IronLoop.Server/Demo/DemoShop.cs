@@ -1,4 +1,5 @@
 using IronLoop.Core.Bench;
+using IronLoop.Core.HandOver;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
@@ -200,14 +201,9 @@ internal static class DemoShop
         {
             var file = JobFile.Read(work, job);
             var at = clock.GetUtcNow().AddDays(-daysAgo);
-            var bag = file.Tray.In(TrayPlace.Tray);
-            foreach (var line in bag)
-                Trays.Write(work, job, new TrayEntry(at, file.Job.TakenInBy, null, new TrayMove(line.What, line.Count, TrayPlace.Tray, TrayPlace.Bag), ""));
-            Bags.Fill(work, job, bag);
-            var held = bag.Count == 0 ? "Nothing for the bag." : $"In the bag: {string.Join(", ", bag.Select(l => $"{l.Count} {l.What}"))}.";
-            Log.Write(work, job, at, file.Job.TakenInBy, Station.HandOver,
-                $"Handed over. {WhatWasDone.Say(file)} {LoopSheet.Of(file).FinalFigures} {held}");
-            Storage.Jobs.Close(work, job, at);
+            var observe = daysAgo == 10 ? DateOnly.FromDateTime(clock.GetLocalNow().DateTime).AddDays(1) : (DateOnly?)null;
+            Closing.Close(work, file, Closing.Bag(work, file), new HandedOver(
+                HowItGoesBack.Collected, file.Job.TakenInBy, "", null, null, observe, observe is null ? "" : "does it still slide after a week at sea", null), at);
         }
     }
 }

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using IronLoop.Core.HandOver;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Tray;
 using IronLoop.Server.Contract;
@@ -13,37 +14,74 @@ namespace IronLoop.Server.HandOver;
 internal readonly record struct BagLineWire(string What, int Count);
 
 /// <summary>What the hand-over shows.</summary>
-internal sealed record HandOverSheet(string Done, string Figures, IReadOnlyList<BagLineWire> Bag, bool Ready, bool Closed);
+/// <param name="Advice">What the owner is told.</param>
+/// <param name="Packed">What goes into the parcel when it is posted.</param>
+/// <param name="GoesBack">How it went back; null while it is here.</param>
+/// <param name="ObserveOn">The day the shop promised to ask after it.</param>
+/// <param name="Price">The price in cents.</param>
+/// <param name="BackFrom">The earlier job this one is a return visit of.</param>
+internal sealed record HandOverSheet(
+    string Done, string Figures, IReadOnlyList<BagLineWire> Bag, bool Ready, bool Closed, IReadOnlyList<string> Advice, IReadOnlyList<string> Packed,
+    HowItGoesBack? GoesBack, DateOnly? ObserveOn, string ObserveFor, long? Price, string Note, string By, long? BackFrom);
 
-/// <summary>What was counted into the bag.</summary>
+/// <summary>What was counted into the bag, and how the watch goes back.</summary>
 /// <param name="Counted">Each kind of part and how many were counted.</param>
 /// <param name="By">The fitter's initials, 1 to 4 letters.</param>
 /// <param name="Note">What is not settled gets a note.</param>
-internal sealed record HandOverWire(IReadOnlyList<BagLineWire> Counted, string By, string? Note = null);
+/// <param name="GoesBack">Collected or posted; collected when nothing is said.</param>
+/// <param name="Packed">The lines of the packed list that were ticked; all of them when it is posted.</param>
+/// <param name="Price">The price, as typed; null leaves what was agreed.</param>
+/// <param name="ObserveOn">The day the shop promises to ask after it, from tomorrow to a year on.</param>
+/// <param name="ObserveFor">What is watched until then, up to 200 characters.</param>
+internal sealed record HandOverWire(
+    IReadOnlyList<BagLineWire> Counted, string By, string? Note = null, HowItGoesBack? GoesBack = null, IReadOnlyList<string>? Packed = null, string? Price = null,
+    DateOnly? ObserveOn = null, string? ObserveFor = null);
+
+/// <summary>Who takes a job in again.</summary>
+/// <param name="By">The fitter's initials, 1 to 4 letters.</param>
+/// <param name="Promised">The day it is promised for; tomorrow when nothing is said.</param>
+/// <param name="Words">In the owner's own words, up to 2000 characters.</param>
+/// <param name="Request">What is asked for; a refit when nothing is said.</param>
+internal sealed record AgainWire(string By, DateOnly? Promised = null, string? Words = null, Request? Request = null);
+
+/// <summary>An observation that is due or coming.</summary>
+internal sealed record ObservationWire(long JobId, string Client, string Contact, string Watch, DateOnly On, string For, bool Due);
 
 /// <summary>Hand-over: what was removed goes into the bag, counted; the job is closed and in the log.</summary>
 internal static class HandOverEndpoints
 {
+    private const int LongestObservation = 200;
+
     public static void MapHandOver(this IEndpointRouteBuilder routes)
     {
         var handOver = routes.MapGroup("/api/jobs/{id:long}/hand-over").WithTags("hand-over");
-        handOver.MapGet("", Sheet).WithName("handOverSheet").WithSummary("What was done and what the bag must hold.")
+        handOver.MapGet("", Sheet).WithName("handOverSheet").WithSummary("What was done, what the owner is told, what the bag must hold.")
             .ProducesProblem(StatusCodes.Status404NotFound);
         handOver.MapPost("", HandOver).WithName("handOver").WithSummary("Counts the bag and closes the job.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        routes.MapPost("/api/jobs/{id:long}/again", Again).WithName("again").WithTags("hand-over")
+            .WithSummary("Takes a return visit in: the band as it left, the bag, the watch and its client are known.")
+            .Produces<JobWire>(StatusCodes.Status201Created).ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        routes.MapGet("/api/observations", Observations).WithName("observations").WithTags("hand-over").WithSummary("Observations promised, due in the next week.");
+        routes.MapPost("/api/jobs/{id:long}/observed", Observed).WithName("observed").WithTags("hand-over").WithSummary("Notes what was heard when a job was asked after.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
     }
 
     private static HandOverSheet Sheet(long id, ShopFile shop)
     {
         using var work = shop.Look();
-        var file = JobFile.Read(work, id);
+        return SheetOf(work, JobFile.Read(work, id));
+    }
+
+    internal static HandOverSheet SheetOf(ShopWork work, JobFile file)
+    {
         var closed = file.Job.ClosedAt is not null;
+        var bag = closed ? Bags.Of(work, file.Job.Id) : Closing.Bag(work, file);
+        var how = HandOvers.Of(work, file.Job.Id);
         return new HandOverSheet(
-            WhatWasDone.Say(file),
-            LoopSheet.Of(file).FinalFigures,
-            [.. (closed ? Bags.Of(work, id) : Expected(work, file)).Select(l => new BagLineWire(l.What, l.Count))],
-            file.Progress.Done(Station.Bench) && !closed,
-            closed);
+            WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures, [.. bag.Select(l => new BagLineWire(l.What, l.Count))],
+            file.Progress.Done(Station.Bench) && !closed, closed, Closing.AdviceFor(file, bag), Closing.Packed(work, file, bag),
+            how.GoesBack, how.ObserveOn, how.ObserveFor, file.Job.PriceCents, how.Note, how.By, how.BackFrom);
     }
 
     private static JobWire HandOver(long id, HandOverWire counted, ShopFile shop, TimeProvider clock)
@@ -57,10 +95,34 @@ internal static class HandOverEndpoints
         if (open.Count > 0)
             throw RefusedException.Conflict($"Not ready to hand over. {file.Progress.Says(open[0])}");
 
+        var expected = Closing.Bag(work, file);
+        var how = Checked(work, file, counted, expected, clock.Today(), out var cents);
+        var now = clock.GetUtcNow();
+        if (file.Stock is { OwnerClientId: null } stock && !Bands.BookOut(work, stock.Id))
+            throw RefusedException.Conflict($"{stock.Name} is no longer in stock; correct the stock first.");
+        PartsTaken.BookOut(work, id, now, how.By);
+        if (!string.IsNullOrWhiteSpace(counted.Price))
+            HandOvers.Price(work, id, cents);
+        Closing.Close(work, file, expected, how, now);
+        var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
+        work.Keep();
+        return job;
+    }
+
+    /// <summary>What is handed over, checked: every count, every line packed, a day that can be kept.</summary>
+    private static HandedOver Checked(ShopWork work, JobFile file, HandOverWire counted, IReadOnlyList<BagLine> expected, DateOnly today, out long? cents)
+    {
         var refusals = new Refusals();
         var note = refusals.Text("$.note", counted.Note, TakeIn.TakeInWire.LongestWords, required: false);
         var by = refusals.Initials("$.by", counted.By);
-        var expected = Expected(work, file);
+        var observe = refusals.Text("$.observeFor", counted.ObserveFor, LongestObservation, required: false);
+        cents = Money.TryParse(counted.Price, out var typed) ? typed : null;
+        if (!string.IsNullOrWhiteSpace(counted.Price) && cents is null)
+            refusals.Add("$.price", Money.Refuse(counted.Price));
+        if (counted.ObserveOn is { } day && (day <= today || day > today.AddYears(1)))
+            refusals.Add("$.observeOn", $"observeOn is {day:yyyy-MM-dd}; allowed is {today.AddDays(1):yyyy-MM-dd} to {today.AddYears(1):yyyy-MM-dd}.");
+        if (counted.ObserveOn is null && observe.Length > 0)
+            refusals.Add("$.observeOn", "What is watched needs the day it is asked after.");
         foreach (var line in expected)
         {
             var found = counted.Counted.Where(c => c.What == line.What).Sum(c => (long)c.Count);
@@ -75,29 +137,73 @@ internal static class HandOverEndpoints
             if (missing > 0 && note.Length == 0)
                 refusals.Add("$.note", $"{part}: {missing} lost and not replaced; say in the note what the owner is told.");
         }
-        refusals.ThrowIfAny("The bag does not hold what came out. Look in the tray before closing.");
-
-        var now = clock.GetUtcNow();
-        if (file.Stock is { OwnerClientId: null } stock && !Bands.BookOut(work, stock.Id))
-            throw RefusedException.Conflict($"{stock.Name} is no longer in stock; correct the stock first.");
-        PartsTaken.BookOut(work, id, now, by);
-        foreach (var line in file.Tray.In(TrayPlace.Tray))
-            Trays.Write(work, id, new TrayEntry(now, by, null, new TrayMove(line.What, line.Count, TrayPlace.Tray, TrayPlace.Bag), ""));
-        Bags.Fill(work, id, expected);
-        var bag = expected.Count == 0 ? "Nothing for the bag." : $"In the bag: {string.Join(", ", expected.Select(l => $"{l.Count} {l.What}"))}.";
-        Log.Write(work, id, now, by, Station.HandOver,
-            $"Handed over. {WhatWasDone.Say(file)} {LoopSheet.Of(file).FinalFigures} {bag} {note}".TrimEnd());
-        Storage.Jobs.Close(work, id, now);
-        var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
-        work.Keep();
-        return job;
+        if (counted.GoesBack == HowItGoesBack.Posted)
+            foreach (var line in Closing.Packed(work, file, expected).Except(counted.Packed ?? [], StringComparer.Ordinal))
+                refusals.Add("$.packed", $"Not packed yet: {line}.");
+        refusals.ThrowIfAny("The watch cannot go back like this. Look in the tray before closing.");
+        return new HandedOver(counted.GoesBack ?? HowItGoesBack.Collected, by, note, null, null, counted.ObserveOn, observe, null);
     }
 
-    /// <summary>What the bag must hold: everything of the owner's that lies in the tray, and own parts that were replaced.</summary>
-    private static List<BagLine> Expected(ShopWork work, JobFile file) =>
-    [
-        .. file.Tray.In(TrayPlace.Tray),
-        // An old clasp that was replaced lies in the tray already.
-        .. OwnPart.Replaced(OwnParts.Of(work, file.Job.Id).Where(p => p.Kind != OwnPartKind.Clasp || file.Band?.Links is null || file.OtherClasp is null)),
-    ];
+    private static IResult Again(long id, AgainWire heard, ShopFile shop, TimeProvider clock)
+    {
+        using var work = shop.Begin();
+        var (before, today) = (JobFile.Read(work, id).Job, clock.Today());
+        if (before.ClosedAt is null)
+            throw RefusedException.Conflict($"Job {id} is still open: go on with it.");
+        var client = Clients.Get(work, before.Client.Id);
+        if (client.ErasedAt is not null)
+            throw RefusedException.Conflict("This client asked to be forgotten; take the watch in as a new one.");
+        var refusals = new Refusals();
+        var by = refusals.Initials("$.by", heard.By);
+        var words = refusals.Text("$.words", heard.Words, TakeIn.TakeInWire.LongestWords, required: false);
+        var promised = heard.Promised ?? today.AddDays(1);
+        if (promised < today || promised > today.AddYears(3))
+            refusals.Add("$.promised", $"promised is {promised:yyyy-MM-dd}; allowed is {today:yyyy-MM-dd} to {today.AddYears(3):yyyy-MM-dd}.");
+        refusals.ThrowIfAny("The return visit cannot be taken in like this.");
+        var now = clock.GetUtcNow();
+        var request = heard.Request ?? Request.Refit;
+        var job = Storage.Jobs.Add(work, before.Client.Id, before.WatchId, request, words, promised, null, now, by);
+        HandOvers.CameBack(work, job, id);
+        Gaugings.WearAsBefore(work, job, id);
+        if (HandOvers.Of(work, id).LeftBandId is { } left && GaugeSheet.KeepsBand(request))
+        {
+            Storage.Jobs.ChooseBand(work, job, left, before.Way);
+            Storage.Jobs.KeepClasp(work, job, now);
+        }
+        Log.Write(work, job, now, by, Station.TakeIn, $"Taken in again after tag {id}: {TakeIn.RequestWords.Of(request)}. {words}".TrimEnd());
+        var wire = JobWire.Of(JobFile.Read(work, job), today);
+        work.Keep();
+        return Results.Created($"/api/jobs/{job}", wire);
+    }
+
+    private static List<ObservationWire> Observations(ShopFile shop, TimeProvider clock)
+    {
+        using var work = shop.Look();
+        var today = clock.Today();
+        return [.. HandOvers.Promised(work, today.AddDays(7)).Select(o => new ObservationWire(o.JobId, o.Client, o.Contact, o.Watch, o.On, o.For, o.On <= today))];
+    }
+
+    /// <summary>What was heard when a job was asked after.</summary>
+    /// <param name="By">The fitter's initials, 1 to 4 letters.</param>
+    /// <param name="Heard">What was heard, 1 to 200 characters.</param>
+    internal sealed record ObservedWire(string By, string Heard);
+
+    private static HandOverSheet Observed(long id, ObservedWire heard, ShopFile shop, TimeProvider clock)
+    {
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        var how = HandOvers.Of(work, id);
+        if (how.ObserveOn is null || how.ObservedAt is not null)
+            throw RefusedException.Conflict($"Job {id} is not waiting to be asked after.");
+        var refusals = new Refusals();
+        var by = refusals.Initials("$.by", heard.By);
+        var said = refusals.Text("$.heard", heard.Heard, LongestObservation, required: true);
+        refusals.ThrowIfAny("This cannot be noted like this.");
+        var now = clock.GetUtcNow();
+        HandOvers.Observed(work, id, now);
+        Log.Write(work, id, now, by, Station.HandOver, $"Asked after: {said}");
+        var sheet = SheetOf(work, file);
+        work.Keep();
+        return sheet;
+    }
 }

@@ -1,23 +1,98 @@
 using IronLoop.Core.Jobs;
+using IronLoop.Core.Measuring;
+using IronLoop.Server.Contract;
+using IronLoop.Server.Rack;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.LogBook;
 
-internal sealed record LogEntryWire(long JobId, DateTimeOffset At, string By, Station Station, string Words, string Client, string Watch);
+/// <summary>A line of the log.</summary>
+internal sealed record LogEntryWire(DateTimeOffset At, string By, Station Station, string Words)
+{
+    public static LogEntryWire Of(LogEntry entry) => new(entry.At, entry.By, entry.Station, entry.Words);
+}
 
-/// <summary>The log, searched by words.</summary>
+/// <summary>A visit: one job with its lines.</summary>
+internal sealed record VisitWire(
+    long JobId, long ClientId, string Client, long WatchId, string Watch, Request Request, DateTimeOffset TakenInAt, DateTimeOffset? ClosedAt, string By, string? Band,
+    IReadOnlyList<LogEntryWire> Entries)
+{
+    public static IReadOnlyList<VisitWire> Of(ShopWork work, IReadOnlyList<Visit> visits)
+    {
+        var entries = Log.Of(work, visits.Select(v => v.JobId));
+        return [.. visits.Select(v => new VisitWire(
+            v.JobId, v.ClientId, v.Client, v.WatchId, v.Watch, v.Request, v.TakenInAt, v.ClosedAt, v.By, v.Band, [.. entries[v.JobId].Select(LogEntryWire.Of)]))];
+    }
+}
+
+/// <summary>A page of the log.</summary>
+/// <param name="Next">The number to ask for the next page with; null on the last.</param>
+internal sealed record LogPageWire(IReadOnlyList<VisitWire> Visits, long? Next);
+
+internal sealed record LogWeekWire(DateOnly Monday, int Closed, int TriedOn, int RightFirst);
+
+internal sealed record LogMinutesWire(Request Request, int Jobs, double Minutes);
+
+internal sealed record LogWidthWire(Length WidthMm, int Jobs);
+
+/// <summary>The log in figures.</summary>
+internal sealed record LogFiguresWire(IReadOnlyList<LogWeekWire> Weeks, IReadOnlyList<LogMinutesWire> Minutes, IReadOnlyList<LogWidthWire> Widths);
+
+/// <summary>The log: every job, found by words and figures, and figures over time.</summary>
 internal static class LogEndpoints
 {
-    private const int MostWords = 12;
+    private const int PageSize = 30;
+    private const int MostWeeks = 260;
+    private static readonly AllowedNumber Weeks = new(4, MostWeeks);
 
-    public static void MapLog(this IEndpointRouteBuilder routes) =>
-        routes.MapGet("/api/log", Search).WithName("log").WithTags("log")
-            .WithSummary("Lines in which every word is found, newest first: client, watch, words, initials, tag number.");
-
-    private static List<LogEntryWire> Search(ShopFile shop, string? words = null)
+    public static void MapLog(this IEndpointRouteBuilder routes)
     {
-        var sought = string.Concat((words ?? "").Where(c => !char.IsControl(c))).Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Take(MostWords).ToArray();
-        using var work = shop.Look();
-        return [.. Log.Search(work, sought).Select(e => new LogEntryWire(e.JobId, e.At, e.By, e.Station, e.Words, e.Client, e.Watch))];
+        routes.MapGet("/api/log", Search).WithName("log").WithTags("log").ProducesValidationProblem()
+            .WithSummary("Jobs in which every word is found, newest first; also by client, watch, part, fitter, width in millimetres and days.");
+        routes.MapGet("/api/log/figures", Figures).WithName("logFigures").WithTags("log").WithSummary("Jobs a week, right the first time, minutes by kind of job, widths.")
+            .ProducesValidationProblem();
+    }
+
+    private static LogPageWire Search(
+        ShopFile shop, string? words = null, string? client = null, string? watch = null, string? part = null, string? fitter = null, string? width = null,
+        DateOnly? from = null, DateOnly? to = null, long? before = null)
+    {
+        var refusals = new Refusals();
+        var wide = refusals.Typed("$.width", width, AllowedLength.Mm(2, 40));
+        refusals.ThrowIfAny("The log cannot be asked like this.");
+        var question = new LogQuestion(
+            words ?? "", client ?? "", watch ?? "", part ?? "", fitter ?? "", wide is { } w ? new Length((long)Math.Round(w.Micrometres / 500m) * 500) : null, from, to);
+        using var work = UpToDate(shop);
+        var visits = Visits.Find(work, question, before ?? long.MaxValue, PageSize + 1);
+        return new LogPageWire(VisitWire.Of(work, [.. visits.Take(PageSize)]), visits.Count > PageSize ? visits[PageSize - 1].JobId : null);
+    }
+
+    private static LogFiguresWire Figures(ShopFile shop, TimeProvider clock, int weeks = 26)
+    {
+        var refusals = new Refusals();
+        refusals.Check("$.weeks", Weeks, weeks);
+        refusals.ThrowIfAny("The log cannot be asked like this.");
+        using var work = UpToDate(shop);
+        var today = clock.Today();
+        var from = today.AddDays(-7 * weeks);
+        return new LogFiguresWire(
+            [.. LogFigures.Weeks(work, today, weeks, clock.LocalTimeZone).Select(w => new LogWeekWire(w.Monday, w.Closed, w.TriedOn, w.RightFirst))],
+            [.. LogFigures.Minutes(work, from).Select(m => new LogMinutesWire(m.Request, m.Jobs, m.Minutes))],
+            [.. LogFigures.Widths(work, from, 8).Select(w => new LogWidthWire(w.Width, w.Jobs))]);
+    }
+
+    /// <summary>The shop with an index that knows what was stored until now.</summary>
+    private static ShopWork UpToDate(ShopFile shop)
+    {
+        var look = shop.Look();
+        if (!Visits.IsBehind(look))
+            return look;
+        look.Dispose();
+        using (var work = shop.Begin())
+        {
+            Visits.CatchUp(work);
+            work.Keep();
+        }
+        return shop.Look();
     }
 }

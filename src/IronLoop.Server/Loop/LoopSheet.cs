@@ -190,6 +190,29 @@ internal sealed record LoopSheet(
             : OfBracelet(file, head, band, arrangement, target, need);
     }
 
+    /// <summary>What hot and cold days ask of the band as it stands; null while it is not sized.</summary>
+    public static HotAndCold? DaysFor(JobFile file)
+    {
+        if (file.Target is not { } target || file.Band is not { } band || file.Arrangement() is not { } arrangement)
+            return null;
+        var (habits, limits) = (file.Figures.Habits, file.House.Limits);
+        List<Length> lengths;
+        if (file.Holed is { } holed)
+        {
+            lengths = [.. Enumerable.Range(0, holed.Holes).Select(holed.LengthIn)];
+        }
+        else if (band.Clasp is { } clasp)
+        {
+            var bare = arrangement.Sum(Side.Twelve) + arrangement.Sum(Side.Six) + clasp.Twelve + clasp.Six;
+            lengths = [.. Enumerable.Range(0, clasp.Positions).Select(m => bare + clasp.Tighter(m))];
+        }
+        else
+        {
+            return null;
+        }
+        return HotAndCold.Of(lengths, target, habits.HotBy(limits), habits.ColdBy(limits));
+    }
+
     private static LoopSheet Blank(string says) => new(says, null, true, null, null, null, null, null);
 
     private static LoopSheet OfBracelet(JobFile file, Head head, Band band, Arrangement arrangement, FitTarget target, Need need)

@@ -18,26 +18,12 @@ internal static class ReferralNote
         sheet.Write($"{file.Job.Client.Name}, {file.Job.WatchName}", Sheet.Left, 12);
         sheet.Write((file.Job.ReferredAt ?? file.Job.TakenInAt).ToString("d MMMM yyyy", CultureInfo.InvariantCulture), sheet.Right, 12, toRight: true);
         sheet.Down += Step * 2;
-        Say(sheet, "What was found", file.Job.ReferNote);
-        Say(sheet, "On arrival", file.Bench.Condition.Count == 0 ? "Nothing was noted." : string.Join("; ", file.Bench.Condition) + ".");
+        sheet.Part("What was found", file.Job.ReferNote);
+        sheet.Part("On arrival", file.Bench.Condition.Count == 0 ? "Nothing was noted." : string.Join("; ", file.Bench.Condition) + ".");
         var done = file.Bench.Done.Where(d => d.Skipped is null).Select(d => d.What).ToList();
-        Say(sheet, "Done so far", done.Count == 0 ? "Nothing was opened yet." : done[^1] + (done.Count > 1 ? $" ({done.Count} steps in all.)" : ""));
+        sheet.Part("Done so far", done.Count == 0 ? "Nothing was opened yet." : done[^1] + (done.Count > 1 ? $" ({done.Count} steps in all.)" : ""));
         var tray = file.Tray.In(TrayPlace.Tray);
-        Say(sheet, "Kept in our tray", tray.Count == 0 ? "Nothing." : string.Join(", ", tray.Select(l => $"{l.Count} {l.What}")) + ".");
+        sheet.Part("Kept in our tray", tray.Count == 0 ? "Nothing." : string.Join(", ", tray.Select(l => $"{l.Count} {l.What}")) + ".");
         return sheet.Finish();
-    }
-
-    private static void Say(Sheet sheet, string head, string words)
-    {
-        sheet.Need(Step * 3);
-        sheet.Write(head, Sheet.Left, 9, strong: true);
-        sheet.Down += Step;
-        foreach (var line in Sheet.Lines(words, sheet.Right - Sheet.Left))
-        {
-            sheet.Need(Step);
-            sheet.Write(line, Sheet.Left, 11);
-            sheet.Down += Step;
-        }
-        sheet.Down += Step / 2;
     }
 }

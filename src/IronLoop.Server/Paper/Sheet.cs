@@ -1,4 +1,3 @@
-using System.Reflection;
 using SkiaSharp;
 
 namespace IronLoop.Server.Paper;
@@ -21,9 +20,6 @@ internal sealed class Sheet : IDisposable
 {
     private const float Margin = 18;
     private const float PointsPerMm = 72 / 25.4f;
-
-    private static readonly Lazy<SKTypeface> Regular = new(() => Load("400"));
-    private static readonly Lazy<SKTypeface> Semibold = new(() => Load("600"));
 
     private readonly MemoryStream _bytes = new();
     private readonly SKDocument _document;
@@ -92,6 +88,52 @@ internal sealed class Sheet : IDisposable
         return lines;
     }
 
+    /// <summary>Sets a paragraph, broken into lines, and goes below it.</summary>
+    public void Say(string text, float at, float width, float points = 10.5f, float step = 5.2f)
+    {
+        foreach (var paragraph in text.Split('\n'))
+        {
+            foreach (var line in Lines(paragraph, width, points))
+            {
+                Need(step);
+                Write(line, at, points);
+                Down += step;
+            }
+        }
+    }
+
+    /// <summary>A heading with its words, as the parts of a sheet have it.</summary>
+    public void Part(string head, string words)
+    {
+        Need(16);
+        Write(head, Left, 9, strong: true);
+        Down += 5.2f;
+        Say(words, Left, Right - Left);
+        Down += 2.6f;
+    }
+
+    /// <summary>Draws a picture, made smaller where it must, and goes below it.</summary>
+    public void Picture(IPicture picture, float at, float width, float? height = null)
+    {
+        var scale = Math.Min(Math.Min(1, width / picture.Size.Width), height is { } high ? high / picture.Size.Height : 1);
+        Need(picture.Size.Height * scale);
+        _canvas.Save();
+        _canvas.Translate(at + (width - picture.Size.Width * scale) / 2, Down);
+        _canvas.Scale(scale);
+        picture.Draw(_canvas);
+        _canvas.Restore();
+        Down += picture.Size.Height * scale;
+    }
+
+    /// <summary>Draws what is drawn by hand, at Down.</summary>
+    public void Draw(Action<SKCanvas> draw, float at)
+    {
+        _canvas.Save();
+        _canvas.Translate(at, Down);
+        draw(_canvas);
+        _canvas.Restore();
+    }
+
     /// <summary>Draws a hairline across the sheet at Down.</summary>
     public void Rule(float thickness = 0.2f)
     {
@@ -124,20 +166,7 @@ internal sealed class Sheet : IDisposable
         return canvas;
     }
 
-    // A sheet is set in millimetres, so letters are a few units high: their widths must not be rounded to whole ones.
-    private static SKFont Font(float points, bool strong) => new((strong ? Semibold : Regular).Value, points / PointsPerMm)
-    {
-        Subpixel = true,
-        LinearMetrics = true,
-        Hinting = SKFontHinting.None,
-    };
+    private static SKFont Font(float points, bool strong) => Paper.Ink.Font(points / PointsPerMm, strong);
 
-    private static SKPaint Ink() => new() { Color = new SKColor(0x22, 0x26, 0x2B), IsAntialias = true };
-
-    private static SKTypeface Load(string weight)
-    {
-        using var stream = Assembly.GetExecutingAssembly().GetManifestResourceStream($"barlow-semi-condensed-latin-{weight}-normal.woff")!;
-        using var data = SKData.Create(stream);
-        return SKTypeface.FromData(data);
-    }
+    private static SKPaint Ink() => Paper.Ink.Fill(Paper.Ink.Black);
 }

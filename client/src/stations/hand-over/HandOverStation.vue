@@ -1,15 +1,36 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { useHandOverSheet, useJob, type Job, type LoopSheet } from '../../api/shop'
 import { saidOf, wholeOf } from '../../api/refused'
+import PartTabs from '../../frame/PartTabs.vue'
+import { asDay } from '../../frame/days'
+import AgainPart from './AgainPart.vue'
+import PaperPart from './PaperPart.vue'
 
 const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
 const { handOver } = useJob(() => props.job.id)
 const { data: sheet } = useHandOverSheet(() => props.job.id)
 
+type Part = 'done' | 'back' | 'paper' | 'again'
+const part = ref<Part>('done')
+const parts = computed<{ part: Part; title: string }[]>(() => [
+  { part: 'done', title: 'Told' },
+  { part: 'back', title: 'Bag' },
+  { part: 'paper', title: 'Paper' },
+  ...(sheet.value?.closed ? [{ part: 'again' as const, title: 'Comes again' }] : []),
+])
+
 const counts = reactive<Record<string, string>>({})
-const by = ref(props.job.takenInBy)
-const note = ref('')
+const packed = reactive<Record<string, boolean>>({})
+const form = reactive({ by: props.job.takenInBy, note: '', price: '', observeOn: '', observeFor: '' })
+const goesBack = ref<'collected' | 'posted'>('collected')
+watch(
+  () => sheet.value?.price,
+  (cents) => {
+    if (form.price === '' && cents != null) form.price = (Number(cents) / 100).toFixed(2)
+  },
+  { immediate: true },
+)
 const refusal = computed(() => wholeOf(handOver.error.value))
 
 function close() {
@@ -18,17 +39,39 @@ function close() {
       what: line.what,
       count: Math.trunc(Number(counts[line.what] ?? 0)) || 0,
     })),
-    by: by.value,
-    note: note.value,
+    by: form.by,
+    note: form.note,
+    price: form.price,
+    goesBack: goesBack.value,
+    packed: (sheet.value?.packed ?? []).filter((line) => packed[line]),
+    observeOn: form.observeOn || null,
+    observeFor: form.observeFor,
   })
 }
 </script>
 
 <template>
-  <template v-if="sheet">
-    <p v-if="job.planAgreed">{{ sheet.done }}</p>
-    <p v-if="job.planAgreed">{{ sheet.figures }}</p>
-    <template v-if="job.planAgreed">
+  <template v-if="sheet && job.planAgreed">
+    <PartTabs :parts="parts" label="The hand-over" :open="part" @open="part = $event" />
+    <template v-if="part === 'done'">
+      <p data-testid="done">{{ sheet.done }}</p>
+      <p>{{ sheet.figures }}</p>
+      <template v-if="sheet.advice.length > 0">
+        <h2>What the owner is told</h2>
+        <ul>
+          <li v-for="a in sheet.advice" :key="a">{{ a }}</li>
+        </ul>
+      </template>
+      <p v-if="sheet.closed" class="quiet">
+        {{ sheet.goesBack === 'posted' ? 'Posted' : 'Collected' }}{{ sheet.by ? `, handed over by ${sheet.by}` : ''
+        }}{{ sheet.price != null ? `, ${(Number(sheet.price) / 100).toFixed(2)}` : ''
+        }}{{ sheet.observeOn ? `; to be asked after ${asDay(sheet.observeOn)}` : ''
+        }}{{ sheet.observeFor ? `: ${sheet.observeFor}` : '' }}.
+        <template v-if="sheet.note">Not settled: {{ sheet.note }}</template>
+      </p>
+    </template>
+
+    <form v-else-if="part === 'back'" @submit.prevent="close">
       <h2>The owner’s bag</h2>
       <p v-if="sheet.bag.length === 0">Nothing came out; the bag stays empty.</p>
       <table v-else>
@@ -37,11 +80,13 @@ function close() {
             <td class="figure">{{ line.count }}</td>
             <td>{{ line.what }}</td>
             <td v-if="sheet.ready">
-              <v-text-field
+              <input
                 v-model="counts[line.what]"
+                class="plain-field"
                 type="number"
                 min="0"
-                label="counted"
+                placeholder="counted"
+                :aria-label="`${line.what}, counted`"
                 :name="`count ${line.what}`"
                 autocomplete="off"
               />
@@ -49,50 +94,139 @@ function close() {
           </tr>
         </tbody>
       </table>
-    </template>
-    <form v-if="sheet.ready" class="close" @submit.prevent="close">
-      <v-text-field
-        v-model="note"
-        label="Note: what is not settled"
-        name="note"
-        :error-messages="saidOf(handOver.error.value, '$.note')"
-      />
-      <v-text-field
-        v-model="by"
-        label="Fitter’s initials"
-        name="by"
-        :error-messages="saidOf(handOver.error.value, '$.by')"
-      />
-      <v-btn color="primary" type="submit" :loading="handOver.isPending.value">Close the job</v-btn>
+      <template v-if="sheet.ready">
+        <div class="ways" role="radiogroup" aria-label="How it goes back">
+          <label><input v-model="goesBack" type="radio" name="goesBack" value="collected" /> Collected</label>
+          <label><input v-model="goesBack" type="radio" name="goesBack" value="posted" /> Posted</label>
+        </div>
+        <fieldset v-if="goesBack === 'posted'">
+          <legend>Packed</legend>
+          <label v-for="line in sheet.packed" :key="line">
+            <input v-model="packed[line]" type="checkbox" :name="`packed ${line}`" /> {{ line }}
+          </label>
+          <p v-for="e in saidOf(handOver.error.value, '$.packed')" :key="e" class="refused">{{ e }}</p>
+        </fieldset>
+        <div class="row">
+          <v-text-field
+            v-model="form.price"
+            density="compact"
+            label="Price"
+            name="price"
+            inputmode="decimal"
+            :error-messages="saidOf(handOver.error.value, '$.price')"
+          />
+          <v-text-field
+            v-model="form.observeOn"
+            density="compact"
+            type="date"
+            label="Asked after on"
+            name="observeOn"
+            :error-messages="saidOf(handOver.error.value, '$.observeOn')"
+          />
+          <v-text-field
+            v-model="form.observeFor"
+            density="compact"
+            label="what is watched"
+            name="observeFor"
+            :error-messages="saidOf(handOver.error.value, '$.observeFor')"
+          />
+        </div>
+        <div class="row end">
+          <v-text-field
+            v-model="form.note"
+            density="compact"
+            label="Note: what is not settled"
+            name="note"
+            :error-messages="saidOf(handOver.error.value, '$.note')"
+          />
+          <v-text-field
+            v-model="form.by"
+            density="compact"
+            label="Fitter’s initials"
+            name="by"
+            :error-messages="saidOf(handOver.error.value, '$.by')"
+          />
+        </div>
+        <v-btn color="primary" type="submit" :loading="handOver.isPending.value">Close the job</v-btn>
+      </template>
+      <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
     </form>
-    <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
+
+    <PaperPart v-else-if="part === 'paper'" :job="job" />
+    <AgainPart v-else :job="job" :sheet="sheet" />
   </template>
 </template>
 
 <style scoped>
+ul {
+  margin: 0;
+  padding-left: 18px;
+  display: grid;
+  gap: 6px;
+}
+form {
+  display: grid;
+  gap: 10px;
+}
 table {
   border-collapse: collapse;
   width: 100%;
 }
 td {
-  padding: 6px 12px 6px 0;
+  padding: 4px 12px 4px 0;
   border-top: 1px solid rgb(var(--v-theme-hairline));
 }
 td.figure {
   font-size: 22px;
   font-weight: 600;
   text-align: right;
+  width: 60px;
 }
 td:last-child {
-  width: 130px;
+  width: 120px;
 }
-.close {
+td .plain-field {
+  width: 110px;
+}
+.ways,
+fieldset {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 24px;
+}
+fieldset {
+  border: 1px solid rgb(var(--v-theme-hairline));
+  padding: 4px 12px 8px;
+  flex-direction: column;
+}
+.ways label,
+fieldset label {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 40px;
+}
+.ways input,
+fieldset input {
+  width: 20px;
+  height: 20px;
+  flex: none;
+  accent-color: rgb(var(--v-theme-primary));
+}
+.row {
   display: grid;
+  grid-template-columns: 2fr 3fr 4fr;
+  gap: 8px 16px;
+}
+.row.end {
   grid-template-columns: 2fr 1fr;
-  gap: 10px 20px;
-  align-items: end;
 }
 .refused {
   color: rgb(var(--v-theme-error));
+}
+@media (max-width: 800px) {
+  .row {
+    grid-template-columns: 1fr;
+  }
 }
 </style>

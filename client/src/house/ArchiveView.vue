@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useLongWork } from '../api/log'
+import { titleOf } from '../api/refused'
+
+const { work, error, archive, reindex, restore, cancel } = useLongWork()
+const input = ref<HTMLInputElement | null>(null)
+const running = computed(() => work.value?.state === 'running')
+const far = computed(() =>
+  work.value && Number(work.value.total) > 0 ? (100 * Number(work.value.done)) / Number(work.value.total) : 0,
+)
+const names: Record<string, string> = {
+  archive: 'Writing the archive',
+  restore: 'Taking the archive in',
+  reindex: 'Making the log’s index',
+}
+
+function chosen() {
+  const file = input.value?.files?.[0]
+  if (file) void restore(file)
+  if (input.value) input.value.value = ''
+}
+</script>
+
+<template>
+  <section class="archive">
+    <h1>The whole shop as files</h1>
+    <div v-if="work" class="work" role="status" data-testid="work">
+      <p>
+        <strong>{{ names[work.kind] }}{{ running ? `, ${Math.floor(far)} %` : '' }}</strong> {{ work.says }}
+      </p>
+      <v-progress-linear v-if="running" :model-value="far" color="primary" height="8" />
+      <v-btn v-if="running" variant="outlined" @click="cancel">Cancel</v-btn>
+      <a v-if="work.state === 'done' && work.kind === 'archive'" :href="`/api/long-work/${work.id}/file`"
+        >Save the archive</a
+      >
+    </div>
+    <p v-if="titleOf(error)" class="refused" role="alert">{{ titleOf(error) }}</p>
+    <div class="line">
+      <v-btn color="primary" :disabled="running" @click="archive">Write an archive</v-btn>
+      <p class="quiet">Everything, photos too, in one JSON file with a digest.</p>
+    </div>
+    <div class="line">
+      <v-btn variant="outlined" :disabled="running" @click="input?.click()">Take an archive in…</v-btn>
+      <input ref="input" type="file" accept=".json,application/json" name="archive" hidden @change="chosen" />
+      <p class="quiet">Into an empty shop only. A foreign or damaged file is refused and changes nothing.</p>
+    </div>
+    <div class="line">
+      <v-btn variant="outlined" :disabled="running" @click="reindex">Make the log’s index anew</v-btn>
+      <p class="quiet">When a search does not find what is there.</p>
+    </div>
+    <h2>As tables and calendars</h2>
+    <p class="files">
+      <a href="/api/jobs.csv">Jobs</a> <a href="/api/log.csv">Log</a> <a href="/api/catalogue.csv">Bands</a>
+      <a href="/api/parts.csv">Parts</a> <span class="quiet">CSV</span>
+    </p>
+    <p class="files">
+      <a href="/api/days.ics">Promised and observation days</a> <span class="quiet">iCalendar</span>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.archive {
+  display: grid;
+  gap: 14px;
+  max-width: 760px;
+}
+h1 {
+  font-size: 25px;
+  font-weight: 600;
+}
+.line {
+  display: grid;
+  grid-template-columns: 240px 1fr;
+  gap: 20px;
+  align-items: center;
+}
+.work {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  border-left: 4px solid rgb(var(--v-theme-primary));
+  padding-left: 12px;
+}
+.files {
+  display: flex;
+  gap: 20px;
+}
+a {
+  color: rgb(var(--v-theme-primary));
+  font-weight: 600;
+  padding: 8px 0;
+}
+.refused {
+  color: rgb(var(--v-theme-error));
+}
+</style>

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { reactive, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { useQueryClient } from '@tanstack/vue-query'
+import { comesAgain } from '../../api/log'
+import { saidOf, titleOf } from '../../api/refused'
+import type { HandOverSheet, Job, Request } from '../../api/shop'
+import { dayFromNow } from '../../frame/days'
+import { requests } from '../take-in/requests'
+
+const props = defineProps<{ job: Job; sheet: HandOverSheet }>()
+const router = useRouter()
+const queries = useQueryClient()
+const form = reactive({
+  by: props.job.takenInBy,
+  words: '',
+  promised: dayFromNow(1),
+  request: 'refit' as Request,
+})
+const error = ref<unknown>(null)
+
+async function again() {
+  try {
+    const job = await comesAgain(props.job.id, form)
+    await queries.invalidateQueries()
+    await router.push(`/jobs/${job.id}/gauge`)
+  } catch (refusal) {
+    error.value = refusal
+  }
+}
+</script>
+
+<template>
+  <p>
+    A new job begins with what is known: the watch’s figures, the band as it left{{
+      sheet.bag.length > 0 ? `, the bag with ${sheet.bag.map((l) => `${l.count} ${l.what}`).join(', ')}` : ''
+    }}, how it is worn. Only the wrist is taken anew.
+  </p>
+  <form @submit.prevent="again">
+    <v-select
+      v-model="form.request"
+      :items="requests"
+      item-title="title"
+      item-value="value"
+      density="compact"
+      label="What is asked for"
+      data-field="request"
+    />
+    <v-text-field
+      v-model="form.promised"
+      density="compact"
+      type="date"
+      label="Promised for"
+      name="promised"
+      :error-messages="saidOf(error, '$.promised')"
+    />
+    <v-text-field
+      v-model="form.by"
+      density="compact"
+      label="Fitter’s initials"
+      name="by"
+      :error-messages="saidOf(error, '$.by')"
+    />
+    <v-text-field
+      v-model="form.words"
+      class="words"
+      density="compact"
+      label="In the owner’s own words"
+      name="words"
+      :error-messages="saidOf(error, '$.words')"
+    />
+    <v-btn color="primary" type="submit">Take it in again</v-btn>
+    <p v-if="titleOf(error)" class="refused" role="alert">{{ titleOf(error) }}</p>
+  </form>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px 16px;
+}
+.words {
+  grid-column: 1 / -1;
+}
+.v-btn {
+  justify-self: start;
+}
+.refused {
+  color: rgb(var(--v-theme-error));
+}
+</style>

@@ -1,0 +1,79 @@
+using IronLoop.Core.HandOver;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Tray;
+using IronLoop.Server.Loop;
+using IronLoop.Server.Rack;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.HandOver;
+
+/// <summary>What a hand-over stores: the bag, the band as it left, how it went back, and a line in the log.</summary>
+internal static class Closing
+{
+    /// <summary>What the bag must hold: everything of the owner's that lies in the tray, and own parts that were replaced.</summary>
+    public static IReadOnlyList<BagLine> Bag(ShopWork work, JobFile file) =>
+    [
+        .. file.Tray.In(TrayPlace.Tray),
+        // An old clasp that was replaced lies in the tray already.
+        .. OwnPart.Replaced(OwnParts.Of(work, file.Job.Id).Where(p => p.Kind != OwnPartKind.Clasp || file.Band?.Links is null || file.OtherClasp is null)),
+    ];
+
+    /// <summary>What the owner is told, once a plan is agreed.</summary>
+    public static IReadOnlyList<string> AdviceFor(JobFile file, IReadOnlyList<BagLine> bag) =>
+        file is { Stock: { } stock, Plan: { } plan } && file.Band is { } band
+            ? Advice.For(new AdviceFacts(band, stock.OwnerClientId is null, plan.Arrangement.Position + 1)
+            {
+                Days = LoopSheet.DaysFor(file),
+                Place = file.Holed?.Place ?? "position",
+                InWater = file.Figures.Wishes.Water == true,
+                HasBag = bag.Count > 0,
+                OnSpringBars = file.Figures.Attachment is Attachment.SpringBarBlind or Attachment.SpringBarDrilled,
+            })
+            : [];
+
+    /// <summary>What goes into the parcel.</summary>
+    public static IReadOnlyList<string> Packed(ShopWork work, JobFile file, IReadOnlyList<BagLine> bag) =>
+        PackedList.Of(file.Job.WatchName, bag, [.. TakeIns.CameWithOf(work, file.Job.Id).Where(c => c.Value > 0 && c.Key != CameWith.LooseLinks)
+            .Select(c => new BagLine(Said(c.Key, c.Value), c.Value))]);
+
+    /// <summary>Closes a job.</summary>
+    public static void Close(ShopWork work, JobFile file, IReadOnlyList<BagLine> bag, HandedOver how, DateTimeOffset at)
+    {
+        var id = file.Job.Id;
+        foreach (var line in file.Tray.In(TrayPlace.Tray))
+            Trays.Write(work, id, new TrayEntry(at, how.By, null, new TrayMove(line.What, line.Count, TrayPlace.Tray, TrayPlace.Bag), ""));
+        Bags.Fill(work, id, bag);
+        HandOvers.Close(work, id, at, how with { LeftBandId = Left(work, file, bag) });
+        var held = bag.Count == 0 ? "Nothing for the bag." : $"In the bag: {string.Join(", ", bag.Select(l => $"{l.Count} {l.What}"))}.";
+        var back = how.GoesBack switch { HowItGoesBack.Posted => "Posted.", HowItGoesBack.Collected => "Collected.", _ => "" };
+        var observed = how.ObserveOn is { } day ? $"To be asked after on {day:d MMMM yyyy}{(how.ObserveFor.Length > 0 ? $": {how.ObserveFor}" : "")}." : "";
+        Log.Write(work, id, at, how.By, Station.HandOver, string.Join(' ', ((string[])
+            ["Handed over.", WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures, held, back, observed, how.Note]).Where(w => w.Length > 0)));
+    }
+
+    /// <summary>The band as it left, which is the owner's from now on.</summary>
+    private static long? Left(ShopWork work, JobFile file, IReadOnlyList<BagLine> bag)
+    {
+        if (file is not { Stock: { } stock, Plan: { } plan, Unmarked: { } unmarked } || file.Band is not { } band)
+            return null;
+        var left = LeftBand.Of(band, unmarked, plan.Arrangement, bag, file.Setup);
+        return Bands.Add(work, stock with
+        {
+            Article = Bands.NextArticle(work, "OWN"),
+            OwnerClientId = file.Job.Client.Id,
+            InStock = 1,
+            Band = left with { ClaspName = file.OtherClasp?.Part.Name ?? left.ClaspName },
+        });
+    }
+
+    private static string Said(CameWith what, int count) => what switch
+    {
+        CameWith.Box => count == 1 ? "box" : "boxes",
+        CameWith.Papers => "papers",
+        CameWith.OldBand => count == 1 ? "old band" : "old bands",
+        CameWith.SpareBars => "spare bars or pins",
+        CameWith.ClaspParts => "parts of a clasp",
+        _ => "loose links",
+    };
+}

@@ -1,0 +1,86 @@
+using System.Globalization;
+using System.Net.Sockets;
+using System.Text;
+using IronLoop.Core.Measuring;
+using IronLoop.Server.Contract;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Labels;
+
+/// <summary>Which label printer there is.</summary>
+internal enum PrinterKind
+{
+    /// <summary>None: labels are printed as PDF.</summary>
+    None,
+
+    /// <summary>The stand-in that ships with the program.</summary>
+    StandIn,
+
+    /// <summary>A printer on the network.</summary>
+    Tcp,
+}
+
+/// <summary>The label printer as settled.</summary>
+/// <param name="Kind">Which one.</param>
+/// <param name="Host">Its host.</param>
+/// <param name="Port">Its port.</param>
+internal sealed record LabelPrinter(PrinterKind Kind, string Host = "127.0.0.1", int Port = 9100)
+{
+    private const string Setting = "label printer";
+    private static readonly AllowedNumber Ports = new(1, 65_535);
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(5);
+
+    public static LabelPrinter Find(ShopWork work) =>
+        Settings.Find(work, Setting)?.Split('\t') is [var kind, var host, var port]
+            ? new LabelPrinter(Enum.Parse<PrinterKind>(kind), host, int.Parse(port, CultureInfo.InvariantCulture))
+            : new LabelPrinter(PrinterKind.None);
+
+    public void Settle(ShopWork work) => Settings.Set(work, Setting, string.Create(CultureInfo.InvariantCulture, $"{Kind}\t{Host}\t{Port}"));
+
+    /// <summary>The same, refused where it cannot be a printer.</summary>
+    public LabelPrinter Checked()
+    {
+        var refusals = new Refusals();
+        var host = refusals.Text("$.host", Host, 100, required: Kind == PrinterKind.Tcp);
+        refusals.Check("$.port", Ports, Port);
+        if (host.Any(char.IsWhiteSpace))
+            refusals.Add("$.host", "A name of a host holds no spaces.");
+        refusals.ThrowIfAny("The label printer cannot be settled like this.");
+        return this with { Host = host };
+    }
+
+    /// <summary>
+    /// Sends a label over TCP: one line with width and height in millimetres and how many bytes follow, then the picture as PNG.
+    /// The printer answers one line: PRINTED, or what is wrong.
+    /// </summary>
+    /// <exception cref="RefusedException">It is offline, out of paper, or says what is wrong; nothing was printed.</exception>
+    public async Task Print(byte[] png, float width, float height, CancellationToken stop)
+    {
+        if (Kind == PrinterKind.None)
+            throw RefusedException.Conflict("No label printer is settled; print the label as PDF, or settle one under House.");
+        using var patience = CancellationTokenSource.CreateLinkedTokenSource(stop);
+        patience.CancelAfter(Patience);
+        string answer;
+        try
+        {
+            using var line = new TcpClient();
+            await line.ConnectAsync(Host, Port, patience.Token);
+            await using var stream = line.GetStream();
+            await stream.WriteAsync(Encoding.ASCII.GetBytes(string.Create(CultureInfo.InvariantCulture, $"LABEL {width:0.#} {height:0.#} {png.Length}\n")), patience.Token);
+            await stream.WriteAsync(png, patience.Token);
+            await stream.FlushAsync(patience.Token);
+            using var reader = new StreamReader(stream, Encoding.ASCII);
+            answer = await reader.ReadLineAsync(patience.Token) ?? "";
+        }
+        catch (Exception gone) when (gone is SocketException or IOException || (gone is OperationCanceledException && !stop.IsCancellationRequested))
+        {
+            throw new RefusedException(StatusCodes.Status503ServiceUnavailable,
+                $"The label printer at {Host}, port {Port} does not answer; nothing was printed. Switch it on, or print the label as PDF.", new Dictionary<string, string[]>());
+        }
+        if (answer.Trim() != "PRINTED")
+        {
+            var why = answer.Trim() == "OUT OF PAPER" ? "is out of paper" : answer.Length > 0 ? $"says “{answer.Trim()}”" : "closed the line without a word";
+            throw new RefusedException(StatusCodes.Status503ServiceUnavailable, $"The label printer {why}; nothing was printed.", new Dictionary<string, string[]>());
+        }
+    }
+}

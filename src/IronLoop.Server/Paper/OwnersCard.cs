@@ -1,0 +1,58 @@
+using IronLoop.Server.HandOver;
+using IronLoop.Server.Loop;
+using IronLoop.Server.Rack;
+using IronLoop.Storage;
+using System.Globalization;
+
+namespace IronLoop.Server.Paper;
+
+/// <summary>What the owner takes home: the loop as it fits, how to move it, what is in the bag.</summary>
+internal static class OwnersCard
+{
+    public static byte[] Draw(ShopWork work, JobFile file, PaperSize size)
+    {
+        var job = file.Job;
+        using var sheet = new Sheet(size, $"{job.WatchName}, owner's card");
+        var wide = sheet.Right - Sheet.Left;
+        var done = HandOverEndpoints.SheetOf(work, file);
+        sheet.Write("How your watch was fitted", Sheet.Left, 20, strong: true);
+        sheet.Down += 9;
+        sheet.Write($"{job.Client.Name}, {job.WatchName}", Sheet.Left, 13);
+        sheet.Write($"Tag {job.Id}, {JobSheet.Day(job.ClosedAt ?? job.TakenInAt)}", sheet.Right, 12, toRight: true);
+        sheet.Down += 6;
+        var loop = LoopSheet.Of(file);
+        if (loop.Drawing is { } drawing)
+        {
+            sheet.Picture(new LoopPicture(drawing), Sheet.Left, wide, 92);
+            sheet.Down += 6;
+        }
+        sheet.Part("What was done", done.Done);
+        if (loop.Rulers is { } rulers)
+        {
+            sheet.Part("How it sits", $"There is {rulers.Ease.Text} of room around the wrist. The clasp sits {Centre(rulers.OffCentre.Text)}. "
+                + $"It can be closed {rulers.Tighter.Text} tighter and {rulers.Looser.Text} looser without touching a link.");
+        }
+        foreach (var (advice, i) in done.Advice.Select((a, i) => (a, i)))
+        {
+            if (i == 0)
+            {
+                sheet.Need(16);
+                sheet.Write("Good to know", Sheet.Left, 9, strong: true);
+                sheet.Down += 5.2f;
+            }
+            sheet.Write("•", Sheet.Left);
+            sheet.Say(advice, Sheet.Left + 4, wide - 4);
+            sheet.Down += 1;
+        }
+        sheet.Down += 2;
+        sheet.Part("In your bag", done.Bag.Count == 0 ? "Nothing came out." : string.Join(", ", done.Bag.Select(l => $"{l.Count} {l.What}")) + ".");
+        if (done.ObserveOn is { } day)
+            sheet.Part("We ask after it", $"On {day.ToString("d MMMM yyyy", CultureInfo.InvariantCulture)}{(done.ObserveFor.Length > 0 ? $": {done.ObserveFor}" : "")}.");
+        if (done.Price is { } cents)
+            sheet.Part("Price", JobSheet.Money(cents));
+        return sheet.Finish();
+    }
+
+    private static string Centre(string text) =>
+        text.StartsWith("0.0", StringComparison.Ordinal) ? "in the middle" : text.Replace(" to ", " off the middle, toward the ", StringComparison.Ordinal) + " side";
+}

@@ -1,0 +1,111 @@
+using System.Text.Json;
+using Microsoft.Data.Sqlite;
+
+namespace IronLoop.Storage.Archive;
+
+/// <summary>A table as an archive holds it: its columns by name, its rows in the order of its key.</summary>
+/// <param name="Name">The table's name.</param>
+/// <param name="Columns">Its columns, in their order.</param>
+/// <param name="Key">The columns of its primary key.</param>
+internal sealed record ArchivedTable(string Name, IReadOnlyList<string> Columns, IReadOnlyList<string> Key)
+{
+    // Made from the rest when a shop is opened: the words' index and what bracelets can make.
+    private static readonly HashSet<string> Derived = new(StringComparer.Ordinal) { "visit", "visit_due", "reach", "SchemaVersions" };
+
+    /// <summary>The tables of a database, by name.</summary>
+    public static IReadOnlyList<ArchivedTable> Of(SqliteConnection connection)
+    {
+        var names = new List<string>();
+        using (var command = connection.CreateCommand())
+        {
+            command.CommandText = "SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite\\_%' ESCAPE '\\' AND name NOT LIKE 'visit\\_words%' ESCAPE '\\' ORDER BY name";
+            using var reader = command.ExecuteReader();
+            while (reader.Read())
+                names.Add(reader.GetString(0));
+        }
+        return [.. names.Where(n => !Derived.Contains(n)).Select(name => Of(connection, name))];
+    }
+
+    /// <summary>Tells of every row, as the JSON it has in an archive.</summary>
+    public void Each(SqliteConnection connection, SqliteTransaction? transaction, Action<ReadOnlySpan<byte>> tell)
+    {
+        using var command = connection.CreateCommand();
+        command.Transaction = transaction;
+        command.CommandText = $"SELECT {string.Join(", ", Columns.Select(Quoted))} FROM {Quoted(Name)} ORDER BY {string.Join(", ", Key.Select(Quoted))}";
+        using var reader = command.ExecuteReader();
+        var row = new ArchivedRow();
+        var values = new object?[Columns.Count];
+        while (reader.Read())
+        {
+            for (var i = 0; i < values.Length; i++)
+                values[i] = reader.IsDBNull(i) ? null : reader.GetValue(i);
+            tell(row.Write(Columns, values));
+        }
+    }
+
+    /// <summary>A statement that puts a row in.</summary>
+    public SqliteCommand Insert(SqliteConnection connection, SqliteTransaction transaction)
+    {
+        var command = connection.CreateCommand();
+        command.Transaction = transaction;
+        command.CommandText =
+            $"INSERT INTO {Quoted(Name)} ({string.Join(", ", Columns.Select(Quoted))}) VALUES ({string.Join(", ", Columns.Select((_, i) => $"$v{i}"))})";
+        for (var i = 0; i < Columns.Count; i++)
+            command.Parameters.AddWithValue($"$v{i}", DBNull.Value);
+        return command;
+    }
+
+    private static ArchivedTable Of(SqliteConnection connection, string name)
+    {
+        var columns = new List<(string Name, long Key)>();
+        using var command = connection.CreateCommand();
+        command.CommandText = "SELECT name, pk FROM pragma_table_info($table) ORDER BY cid";
+        command.Parameters.AddWithValue("$table", name);
+        using var reader = command.ExecuteReader();
+        while (reader.Read())
+            if (reader.GetString(0) != "reach_id")
+                columns.Add((reader.GetString(0), reader.GetInt64(1)));
+        return new ArchivedTable(name, [.. columns.Select(c => c.Name)], [.. columns.Where(c => c.Key > 0).OrderBy(c => c.Key).Select(c => c.Name)]);
+    }
+
+    private static string Quoted(string name) => $"\"{name.Replace("\"", "\"\"", StringComparison.Ordinal)}\"";
+}
+
+/// <summary>Writes a row as the one JSON it has, so that the same row is always the same bytes.</summary>
+internal sealed class ArchivedRow
+{
+    private readonly System.Buffers.ArrayBufferWriter<byte> _bytes = new();
+
+    public ReadOnlySpan<byte> Write(IReadOnlyList<string> columns, IReadOnlyList<object?> values)
+    {
+        _bytes.ResetWrittenCount();
+        using (var json = new Utf8JsonWriter(_bytes))
+        {
+            json.WriteStartObject();
+            for (var i = 0; i < columns.Count; i++)
+            {
+                json.WritePropertyName(columns[i]);
+                switch (values[i])
+                {
+                    case null:
+                        json.WriteNullValue();
+                        break;
+                    case long whole:
+                        json.WriteNumberValue(whole);
+                        break;
+                    case double real:
+                        json.WriteNumberValue(real);
+                        break;
+                    case byte[] bytes:
+                        json.WriteBase64StringValue(bytes);
+                        break;
+                    case var text:
+                        json.WriteStringValue(text.ToString());
+                        break;
+                }
+            }
+            json.WriteEndObject();
+        }
+        return _bytes.WrittenSpan;
+    }
+}

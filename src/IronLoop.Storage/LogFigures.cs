@@ -1,0 +1,85 @@
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Storage;
+
+/// <summary>A week of the log.</summary>
+/// <param name="Monday">Its first day.</param>
+/// <param name="Closed">Jobs handed over in it.</param>
+/// <param name="TriedOn">Of those, bracelets that were tried on between the sides.</param>
+/// <param name="RightFirst">Of those, the ones whose plan held at the first try-on.</param>
+public sealed record LogWeek(DateOnly Monday, int Closed, int TriedOn, int RightFirst);
+
+/// <summary>How long a kind of job takes at the bench.</summary>
+/// <param name="Request">The kind.</param>
+/// <param name="Jobs">How many were timed.</param>
+/// <param name="Minutes">The middle one of their times.</param>
+public sealed record LogMinutes(Request Request, int Jobs, double Minutes);
+
+/// <summary>How often a width came.</summary>
+/// <param name="Width">Lug or band width, in whole and half millimetres.</param>
+/// <param name="Jobs">How many jobs.</param>
+public sealed record LogWidth(Length Width, int Jobs);
+
+/// <summary>The log in figures over time.</summary>
+public static class LogFigures
+{
+    /// <summary>The weeks from one day's on, each, also those in which nothing was closed.</summary>
+    /// <param name="work">The piece of work.</param>
+    /// <param name="today">Today.</param>
+    /// <param name="weeks">How many weeks back, this one with them.</param>
+    /// <param name="zone">The shop's clock: a week ends at its midnight.</param>
+    public static IReadOnlyList<LogWeek> Weeks(ShopWork work, DateOnly today, int weeks, TimeZoneInfo zone)
+    {
+        var first = Monday(today).AddDays(-7 * (weeks - 1));
+        var found = new Dictionary<DateOnly, (int Closed, int Tried, int Right)>();
+        foreach (var (at, isTried, again) in work.Each(
+            """
+            SELECT job.closed_at,
+              EXISTS (SELECT 1 FROM bench_step WHERE bench_step.job_id = job.id AND bench_step.kind = 'TryOn' AND bench_step.skipped IS NULL) AS tried,
+              EXISTS (SELECT 1 FROM bench_round WHERE bench_round.job_id = job.id) AS again,
+              EXISTS (SELECT 1 FROM plan_link WHERE plan_link.job_id = job.id) AS linked
+            FROM job WHERE job.closed_at >= $from
+            """,
+            row => (row.Time("closed_at"), row.Yes("tried") && row.Yes("linked"), row.Yes("again")), ("$from", first.AddDays(-1))))
+        {
+            var monday = Monday(DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(at, zone).DateTime));
+            var (closed, tried, right) = found.GetValueOrDefault(monday);
+            found[monday] = (closed + 1, tried + (isTried ? 1 : 0), right + (isTried && !again ? 1 : 0));
+        }
+        return [.. Enumerable.Range(0, weeks).Select(w => first.AddDays(7 * w)).Select(monday =>
+        {
+            var (closed, tried, right) = found.GetValueOrDefault(monday);
+            return new LogWeek(monday, closed, tried, right);
+        })];
+    }
+
+    /// <summary>How long each kind of job took at the bench, of those whose steps were timed.</summary>
+    public static IReadOnlyList<LogMinutes> Minutes(ShopWork work, DateOnly from) =>
+        [.. work.Query(
+            """
+            SELECT job.request, SUM(bench_step.seconds) / 60.0 AS minutes
+            FROM job JOIN bench_step ON bench_step.job_id = job.id
+            WHERE job.closed_at >= $from AND bench_step.seconds IS NOT NULL
+            GROUP BY job.id
+            """,
+            row => (Request: row.Choice<Request>("request"), Minutes: row.GetDouble(row.GetOrdinal("minutes"))), ("$from", from))
+            .GroupBy(m => m.Request)
+            .Select(g =>
+            {
+                var times = g.Select(m => m.Minutes).Order().ToList();
+                return new LogMinutes(g.Key, times.Count, Math.Round((times[(times.Count - 1) / 2] + times[times.Count / 2]) / 2, 1));
+            })
+            .OrderByDescending(m => m.Jobs)];
+
+    /// <summary>The widths that came most.</summary>
+    public static IReadOnlyList<LogWidth> Widths(ShopWork work, DateOnly from, int most) =>
+        work.Query(
+            """
+            SELECT visit.width_um, COUNT(*) AS jobs FROM visit JOIN job ON job.id = visit.job_id
+            WHERE visit.width_um IS NOT NULL AND job.taken_in_at >= $from GROUP BY visit.width_um ORDER BY jobs DESC, visit.width_um LIMIT $most
+            """,
+            row => new LogWidth(row.Length("width_um"), row.Count("jobs")), ("$from", from), ("$most", most));
+
+    private static DateOnly Monday(DateOnly day) => day.AddDays(-(((int)day.DayOfWeek + 6) % 7));
+}

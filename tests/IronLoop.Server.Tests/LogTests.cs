@@ -1,0 +1,77 @@
+using System.Net;
+using System.Text.Json.Nodes;
+
+namespace IronLoop.Server.Tests;
+
+/// <summary>The log: every job found by what a fitter remembers of it, and figures over time.</summary>
+public sealed class LogTests : IDisposable
+{
+    private readonly Shop _shop = new(demo: true);
+
+    public void Dispose() => _shop.Dispose();
+
+    private async Task<List<JsonNode>> Ask(string question) => [.. (await _shop.Get($"/api/log?{question}"))["visits"]!.AsArray().Select(v => v!)];
+
+    private async Task<List<string>> Clients(string question) => [.. (await Ask(question)).Select(v => v["client"]!.GetValue<string>()).Distinct()];
+
+    [Theory]
+    [InlineData("client=torvic", "Hale Torvic")]
+    [InlineData("watch=ostwick three-hander", "Runa Fenwick")]
+    [InlineData("words=net loft", "")]
+    [InlineData("words=birthday sunday", "Bettan Oakes")]
+    [InlineData("words=tag 4", "Bettan Oakes")]
+    [InlineData("part=sk-2231&client=oakes", "Bettan Oakes")]
+    [InlineData("part=harbour&fitter=tb&client=brandel", "Osk Brandel")]
+    [InlineData("client=torvic&fitter=tb", "")]
+    [InlineData("width=22&client=oakes", "Bettan Oakes")]
+    [InlineData("width=20&client=oakes", "")]
+    [InlineData("words=BIRTHDÁY", "Bettan Oakes")]
+    [InlineData("words=zeppelin", "")]
+    public async Task A_job_is_found_by_what_is_remembered_of_it(string question, string client) =>
+        (await Clients(question)).ShouldBe(client.Length == 0 ? [] : [client]);
+
+    [Fact]
+    public async Task Days_bound_the_search_and_pages_follow_each_other()
+    {
+        (await Ask("from=2026-11-20&client=fenwick")).ShouldAllBe(v => v["takenInAt"]!.GetValue<DateTimeOffset>() >= new DateTimeOffset(2026, 11, 20, 0, 0, 0, TimeSpan.Zero));
+        (await Ask("to=2026-10-01")).ShouldAllBe(v => v["takenInAt"]!.GetValue<DateTimeOffset>() < new DateTimeOffset(2026, 10, 2, 0, 0, 0, TimeSpan.Zero));
+        for (var i = 0; i < 40; i++)
+            await _shop.Send(HttpMethod.Post, "/api/jobs", new { client = $"Page Turner {i}", watch = "Pellmarsh", request = "refit", promised = "2026-12-01", by = "pt" }, HttpStatusCode.Created);
+        var seen = new List<long>();
+        long? before = null;
+        do
+        {
+            var page = await _shop.Get($"/api/log?fitter=pt{(before is { } b ? $"&before={b}" : "")}");
+            seen.AddRange(page["visits"]!.AsArray().Select(v => v!["jobId"]!.GetValue<long>()));
+            before = page["next"]?.GetValue<long>();
+        }
+        while (before is not null);
+        seen.Count.ShouldBe(40);
+        seen.ShouldBe(seen.Distinct().OrderDescending());
+    }
+
+    [Theory]
+    [InlineData("words=\"")]
+    [InlineData("words=a OR b NOT c*")]
+    [InlineData("words=NEAR(a b)")]
+    [InlineData("words=client:x")]
+    [InlineData("words=%00%01-'); DROP TABLE job;--")]
+    public async Task What_looks_like_a_sign_of_the_search_is_a_word(string question) => (await Ask(question)).Count.ShouldBe(0);
+
+    [Fact]
+    public async Task What_cannot_be_a_width_is_refused() =>
+        (await _shop.Send(HttpMethod.Get, "/api/log?width=wide", null, HttpStatusCode.BadRequest))["errors"]!["$.width"].ShouldNotBeNull();
+
+    [Fact]
+    public async Task Figures_over_time_count_what_was_handed_over()
+    {
+        var figures = await _shop.Get("/api/log/figures?weeks=52");
+        var weeks = figures["weeks"]!.AsArray();
+        weeks.Count.ShouldBe(52);
+        weeks.Sum(w => w!["closed"]!.GetValue<int>()).ShouldBe(3, "the fourth and fifth of the demo's log lie further back");
+        weeks.Sum(w => w!["triedOn"]!.GetValue<int>()).ShouldBe(1, "one was a bracelet");
+        weeks.Sum(w => w!["rightFirst"]!.GetValue<int>()).ShouldBe(1);
+        figures["widths"]!.AsArray()[0]!["widthMm"]!.GetValue<decimal>().ShouldBe(20);
+        await _shop.Send(HttpMethod.Get, "/api/log/figures?weeks=0", null, HttpStatusCode.BadRequest);
+    }
+}

@@ -1,0 +1,131 @@
+using System.Net;
+using System.Net.Sockets;
+using System.Text;
+using System.Xml.Linq;
+using UglyToad.PdfPig;
+
+namespace IronLoop.Server.Tests;
+
+/// <summary>Paper read back, drawings parsed, labels on a printer that is there, empty or gone.</summary>
+public sealed class PaperTests : IDisposable
+{
+    private readonly Shop _shop = new(demo: true);
+
+    public void Dispose() => _shop.Dispose();
+
+    private async Task<long> Job(string client) => (await _shop.Get("/api/jobs")).AsArray().First(j => j!["client"]!.GetValue<string>() == client)!["id"]!.GetValue<long>();
+
+    private async Task<(string Text, int Pages, double Width)> Pdf(string path)
+    {
+        using var answer = await _shop.Client.GetAsync(path);
+        answer.StatusCode.ShouldBe(HttpStatusCode.OK, await answer.Content.ReadAsStringAsync());
+        answer.Content.Headers.ContentType!.MediaType.ShouldBe("application/pdf");
+        using var pdf = PdfDocument.Open(await answer.Content.ReadAsByteArrayAsync());
+        var text = string.Join('\n', pdf.GetPages().Select(p => string.Join(' ', p.GetWords().Select(w => w.Text))));
+        foreach (var page in pdf.GetPages())
+            page.Letters.Select(l => l.FontName).Distinct().ShouldBe(["Type3"], "every letter's outline goes along");
+        return (text, pdf.NumberOfPages, pdf.GetPage(1).Width);
+    }
+
+    [Theory]
+    [InlineData("a4", 595)]
+    [InlineData("letter", 612)]
+    public async Task The_job_sheet_holds_condition_plan_and_steps(string paper, double width)
+    {
+        var (text, _, wide) = await Pdf($"/api/jobs/{await Job("Hale Torvic")}/job-sheet.pdf?paper={paper}");
+        wide.ShouldBe(width, 1);
+        foreach (var said in new[] { "Job sheet", "Hale Torvic", "Bracelet, please, and not too tight.", "scratch on the bezel 3", "1 box", "Three-row bracelet", "left to tighten", "Try it on", "punch 0.8 mm", "10 mm" })
+            text.ShouldContain(said, Case.Insensitive);
+    }
+
+    [Fact]
+    public async Task The_owners_card_says_in_plain_words_what_was_done_and_what_is_in_the_bag()
+    {
+        var job = await Job("Hale Torvic");
+        var (text, pages, _) = await Pdf($"/api/jobs/{job}/owners-card.pdf");
+        pages.ShouldBe(1);
+        foreach (var said in new[] { "How your watch was fitted", "room around the wrist", "Good to know", "Move the small bar in the clasp", "In your bag", "links of 8.2 mm" })
+            text.ShouldContain(said);
+    }
+
+    [Fact]
+    public async Task The_consent_sheet_names_what_cannot_be_undone()
+    {
+        var job = await Job("Maren Stoll");
+        (await _shop.Client.GetAsync($"/api/jobs/{job}/consent.pdf")).StatusCode.ShouldBe(HttpStatusCode.Conflict, "nothing is planned yet");
+        var band = (await _shop.Get($"/api/jobs/{job}/match?take=100"))["page"]!.AsArray().First(b => b!["verdict"]!.GetValue<string>() == "work")!["band"]!["id"]!.GetValue<long>();
+        await _shop.Put($"/api/jobs/{job}/match", new { bandId = band, consentSignedBy = "M. Stoll" });
+        await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
+        await _shop.Post($"/api/jobs/{job}/size/agree", null);
+        var (text, _, _) = await Pdf($"/api/jobs/{job}/consent.pdf?paper=letter");
+        text.ShouldContain("pierce the strap's ends");
+        text.ShouldContain("Name and signature");
+    }
+
+    [Fact]
+    public async Task The_bag_label_is_62_mm_wide_and_tells_what_is_in_it()
+    {
+        var job = await Job("Hale Torvic");
+        var (text, pages, width) = await Pdf($"/api/jobs/{job}/label.pdf");
+        pages.ShouldBe(1);
+        (width / 72 * 25.4).ShouldBe(62, 0.1);
+        text.ShouldContain("Hale Torvic");
+        text.ShouldContain("links of 8.2 mm");
+        text.ShouldContain($"Tag {job}, since");
+    }
+
+    [Fact]
+    public async Task Loop_and_lay_out_are_SVG_in_millimetres()
+    {
+        var job = await Job("Sunniva Marl");
+        foreach (var name in new[] { "loop", "lay-out" })
+        {
+            var svg = XDocument.Parse(await _shop.Client.GetStringAsync($"/api/jobs/{job}/{name}.svg")).Root!;
+            svg.Name.LocalName.ShouldBe("svg");
+            svg.Attribute("width")!.Value.ShouldEndWith("mm");
+            svg.Attribute("viewBox")!.Value.ShouldBe($"0 0 {svg.Attribute("width")!.Value[..^2]} {svg.Attribute("height")!.Value[..^2]}");
+            svg.Descendants().Count(e => e.Name.LocalName is "path" or "rect" or "ellipse" or "circle").ShouldBeGreaterThan(15);
+        }
+        (await _shop.Client.GetAsync($"/api/jobs/{await Job("Corrin Thale")}/loop.svg")).StatusCode.ShouldBe(HttpStatusCode.Conflict, "nothing is gauged there");
+    }
+
+    [Fact]
+    public async Task A_label_is_printed_or_it_is_said_why_not()
+    {
+        var job = await Job("Hale Torvic");
+        await _shop.Post($"/api/jobs/{job}/label/print", null, HttpStatusCode.Conflict);
+
+        using var printer = new TcpListener(IPAddress.Loopback, 0);
+        printer.Start();
+        var port = ((IPEndPoint)printer.LocalEndpoint).Port;
+        await _shop.Put("/api/label-printer", new { kind = "tcp", host = "127.0.0.1", port });
+        foreach (var (answer, status, says) in ((string, HttpStatusCode, string)[])
+            [("PRINTED", HttpStatusCode.OK, "The label is printed."), ("OUT OF PAPER", HttpStatusCode.ServiceUnavailable, "out of paper"), ("HEAD TOO HOT", HttpStatusCode.ServiceUnavailable, "HEAD TOO HOT")])
+        {
+            var taken = Take(printer, answer);
+            var told = await _shop.Post($"/api/jobs/{job}/label/print", null, status);
+            (told["says"] ?? told["title"])!.GetValue<string>().ShouldContain(says);
+            var (head, png) = await taken;
+            head.Split(' ')[..2].ShouldBe(["LABEL", "62"]);
+            using var picture = SkiaSharp.SKBitmap.Decode(png);
+            picture.Width.ShouldBe(732, "62 mm at 300 dots to the inch");
+        }
+        printer.Stop();
+        var gone = await _shop.Post($"/api/jobs/{job}/label/print", null, HttpStatusCode.ServiceUnavailable);
+        gone["title"]!.GetValue<string>().ShouldContain("does not answer; nothing was printed");
+        await _shop.Put("/api/label-printer", new { kind = "tcp", host = "a b", port = 99_999 }, HttpStatusCode.BadRequest);
+    }
+
+    private static async Task<(string Head, byte[] Png)> Take(TcpListener printer, string answer)
+    {
+        using var line = await printer.AcceptTcpClientAsync();
+        await using var stream = line.GetStream();
+        var (head, one) = (new StringBuilder(), new byte[1]);
+        while (await stream.ReadAsync(one) == 1 && one[0] != '\n')
+            head.Append((char)one[0]);
+        var png = new byte[int.Parse(head.ToString().Split(' ')[3], System.Globalization.CultureInfo.InvariantCulture)];
+        await stream.ReadExactlyAsync(png);
+        await stream.WriteAsync(Encoding.ASCII.GetBytes(answer + "\n"));
+        return (head.ToString(), png);
+    }
+}
