@@ -15,6 +15,6 @@ public static class Bags
 
     /// <summary>What a job's bag holds.</summary>
     public static IReadOnlyList<BagLine> Of(ShopWork work, long jobId) =>
-        work.Query("SELECT what, count FROM bag_line WHERE job_id = $id ORDER BY what DESC",
+        work.Query("SELECT what, count FROM bag_line WHERE job_id = $id ORDER BY (what LIKE 'links%') DESC, what",
             row => new BagLine(row.Text("what"), row.Count("count")), ("$id", jobId));
 }

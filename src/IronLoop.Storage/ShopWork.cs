@@ -31,13 +31,6 @@ public sealed class ShopWork : IDisposable
             _onBandsKept(_bandsChanged);
     }
 
-    /// <summary>What is taken out from here on is written over, not only let go.</summary>
-    public void WriteOver()
-    {
-        using var command = Command("PRAGMA secure_delete = ON", []);
-        command.ExecuteScalar();
-    }
-
     /// <summary>Says that a band is changed in this piece of work.</summary>
     internal void BandChanged(long id) => _bandsChanged.Add(id);
 

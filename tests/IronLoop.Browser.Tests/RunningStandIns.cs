@@ -19,7 +19,7 @@ public sealed class RunningStandIns : IDisposable
         _process = Start();
     }
 
-    /// <summary>Port of the panel; the caliper's line is one above, the suppliers are two.</summary>
+    /// <summary>Port of the panel; the caliper's line is one above, the suppliers are two, the label printer is three.</summary>
     public int Port { get; }
 
     /// <summary>Puts the jaw somewhere and sends a reading.</summary>
@@ -37,6 +37,13 @@ public sealed class RunningStandIns : IDisposable
     {
         var answer = _panel.PostAsJsonAsync("/suppliers/play", mood ?? new { }).GetAwaiter().GetResult().EnsureSuccessStatusCode();
         return answer.Content.ReadFromJsonAsync<System.Text.Json.Nodes.JsonNode>().GetAwaiter().GetResult()!["orders"]!.GetValue<int>();
+    }
+
+    /// <summary>Plays the label printer: its roll, its switch; answers how many labels came out.</summary>
+    public int Printer(object? play = null)
+    {
+        var answer = _panel.PostAsJsonAsync("/labels/play", play ?? new { }).GetAwaiter().GetResult().EnsureSuccessStatusCode();
+        return answer.Content.ReadFromJsonAsync<System.Text.Json.Nodes.JsonNode>().GetAwaiter().GetResult()!["printed"]!.GetValue<int>();
     }
 
     public void End() => RunningProgram.Stop(_process);
@@ -65,6 +72,8 @@ public sealed class RunningStandIns : IDisposable
                 other.Start();
                 using var third = new TcpListener(IPAddress.Loopback, port + 2);
                 third.Start();
+                using var fourth = new TcpListener(IPAddress.Loopback, port + 3);
+                fourth.Start();
                 return port;
             }
             catch (SocketException)

@@ -95,6 +95,8 @@ public sealed class WholePathTests : IDisposable
 
         // Hand over: a short count is refused, the right one closes the job.
         OpenStation("Hand-over");
+        _screen.UntilSays("What the owner is told");
+        _screen.Press("Bag");
         _screen.UntilSays("The owner’s bag");
         _screen.Press("Close the job");
         _screen.UntilSays("0 counted");
@@ -113,10 +115,10 @@ public sealed class WholePathTests : IDisposable
         _shop.Restart();
         _screen.Go("/log");
         _screen.Type("words", "sandgrove winter");
-        _screen.Until(() => _screen.All(".log li").Count == 1, "one line in the log");
-        _screen.Find(".log li").Text.ShouldContain("Asked about a winter strap.");
+        _screen.Until(() => _screen.All(".log .visit").Count == 1, "one job in the log");
+        _screen.Find(".log .visit").Text.ShouldContain("Asked about a winter strap.");
         _screen.Type("words", "sandgrove zeppelin");
-        _screen.UntilSays("Nothing in the log holds");
+        _screen.UntilSays("Nothing in the log answers to that.");
         _screen.NoConsoleErrors();
     }
 

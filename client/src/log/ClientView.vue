@@ -31,8 +31,8 @@ const requestOf = (value: string) => requests.find((r) => r.value === value)?.ti
                 {{ asMoment(v.visit.takenInAt).split(',')[0] }}, tag
                 <span class="figure">{{ v.visit.jobId }}</span>
               </router-link>
-              {{ requestOf(v.visit.request) }}
-              <template v-if="v.wristMm != null"
+              {{ requestOf(v.visit.request)
+              }}<template v-if="v.wristMm != null"
                 >, wrist <span class="figure">{{ Number(v.wristMm).toFixed(1) }} mm</span></template
               >
             </p>

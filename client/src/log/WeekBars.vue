@@ -36,7 +36,9 @@ const named = computed(() => Math.ceil(props.weeks.length / 5))
         :height="high(w.marked)"
         class="bar"
       />
-      <text v-if="i % named === 0" :x="i * wide" y="106" class="day">{{ asDay(w.monday) }}</text>
+      <text v-if="i % named === 0 && i * wide < 350" :x="i * wide" y="106" class="day">
+        {{ asDay(w.monday).replace(/^\w+ /, '') }}
+      </text>
     </g>
     <line x1="0" x2="400" y1="90" y2="90" class="line" />
   </svg>

@@ -58,7 +58,7 @@ internal static class ClientEndpoints
         var client = Clients.Find(work, id) ?? throw RefusedException.NotFound($"There is no client {id}.");
         var visits = VisitWire.Of(work, Visits.OfClient(work, id));
         return new ClientLifeWire(id, client.Name, client.Contact, client.ErasedAt is not null,
-            [.. visits.GroupBy(v => (v.WatchId, v.Watch)).Select(w => new WatchLifeWire(w.Key.WatchId, w.Key.Watch, [.. w.Select(v => Life(work, v))]))],
+            [.. visits.OrderByDescending(v => v.TakenInAt).GroupBy(v => (v.WatchId, v.Watch)).Select(w => new WatchLifeWire(w.Key.WatchId, w.Key.Watch, [.. w.Select(v => Life(work, v))]))],
             KeptAndWhy);
     }
 
@@ -99,7 +99,6 @@ internal static class ClientEndpoints
                 throw RefusedException.Conflict("This client is forgotten already.");
             if (Visits.OfClient(work, id).FirstOrDefault(v => v.ClosedAt is null) is { } open)
                 throw RefusedException.Conflict($"Job {open.JobId} of {client.Name} is still open; hand it over first.");
-            work.WriteOver();
             photos = Erasure.Erase(work, id, clock.GetUtcNow());
             wire = Read(work, id);
             work.Keep();

@@ -74,13 +74,18 @@ internal sealed record LabelPrinter(PrinterKind Kind, string Host = "127.0.0.1",
         }
         catch (Exception gone) when (gone is SocketException or IOException || (gone is OperationCanceledException && !stop.IsCancellationRequested))
         {
-            throw new RefusedException(StatusCodes.Status503ServiceUnavailable,
-                $"The label printer at {Host}, port {Port} does not answer; nothing was printed. Switch it on, or print the label as PDF.", new Dictionary<string, string[]>());
+            throw Gone();
         }
+        // A printer that is switched off may take the call and hang up.
+        if (answer.Length == 0)
+            throw Gone();
         if (answer.Trim() != "PRINTED")
         {
-            var why = answer.Trim() == "OUT OF PAPER" ? "is out of paper" : answer.Length > 0 ? $"says “{answer.Trim()}”" : "closed the line without a word";
+            var why = answer.Trim() == "OUT OF PAPER" ? "is out of paper" : $"says “{answer.Trim()}”";
             throw new RefusedException(StatusCodes.Status503ServiceUnavailable, $"The label printer {why}; nothing was printed.", new Dictionary<string, string[]>());
         }
     }
+
+    private RefusedException Gone() => new(StatusCodes.Status503ServiceUnavailable,
+        $"The label printer at {Host}, port {Port} does not answer; nothing was printed. Switch it on, or print the label as PDF.", new Dictionary<string, string[]>());
 }

@@ -43,7 +43,7 @@ internal static class JobSheet
         if (marks.Count == 0)
             sheet.Say("Nothing was noted.", Sheet.Left + 64, wide - 64);
         for (var i = 0; i < marks.Count; i++)
-            sheet.Say($"{i + 1}  {file.Bench.Condition[i]}", Sheet.Left + 64, wide - 64);
+            sheet.Say($"{i + 1}. {file.Bench.Condition[i]}", Sheet.Left + 64, wide - 64);
         var came = TakeIns.CameWithOf(work, job.Id).Where(c => c.Value > 0).ToList();
         sheet.Say(came.Count == 0 ? "Nothing came along." : $"Came along: {string.Join(", ", came.Select(c => $"{c.Value} {Spaced(c.Key.ToString())}"))}.", Sheet.Left + 64, wide - 64);
         sheet.Down = Math.Max(sheet.Down, below) + 6;
@@ -86,7 +86,7 @@ internal static class JobSheet
                     canvas.DrawPath(path, line);
                 }
             }, Sheet.Left);
-            sheet.Say($"{i + 1}  {step.What}{(step.Tool.Length > 0 ? $" With: {step.Tool}." : "")}{(step.Direction is { } way ? $" Way: {way}." : "")}", Sheet.Left + 6, wide - 6, 9.5f, 4.6f);
+            sheet.Say($"{i + 1}. {step.What}{(step.Tool.Length > 0 ? $" With: {step.Tool}." : "")}{(step.Direction is { } way ? $" Way: {way}." : "")}", Sheet.Left + 6, wide - 6, 9.5f, 4.6f);
             if (step.Caution is { } caution)
                 sheet.Say($"Caution: {caution}", Sheet.Left + 6, wide - 6, 9.5f, 4.6f);
             sheet.Down += 1.4f;

@@ -31,6 +31,8 @@ internal sealed class LoopPicture(DrawingWire drawing) : IPicture
         Ink.Words(canvas, "wrist", 0, 1, 3.2f, SKTextAlign.Center);
         foreach (var piece in drawing.Pieces)
             Piece(canvas, piece);
+        foreach (var piece in drawing.Pieces.Skip(1))
+            Gap(canvas, piece);
         Head(canvas);
         foreach (var run in drawing.Leaving)
             Leaving(canvas, run);
@@ -51,9 +53,18 @@ internal sealed class LoopPicture(DrawingWire drawing) : IPicture
         using var body = Ink.Line(Math.Max(0.4f, thick - 0.7f), piece.Kind == PieceKind.Clasp ? Ink.Iron : piece.Fate == LinkFate.Fixed ? Ink.Held : Ink.Steel);
         canvas.DrawPath(path, edge);
         canvas.DrawPath(path, body);
-        // A gap where one piece meets the next.
-        using var gap = Ink.Fill(Ink.Ground);
-        canvas.DrawCircle((float)points[0], -(float)points[1], 0.35f, gap);
+    }
+
+    /// <summary>A gap where a piece meets the one before it, across the band.</summary>
+    private void Gap(SKCanvas canvas, PieceWire piece)
+    {
+        var points = piece.Points;
+        var (x, y) = ((float)points[0], -(float)points[1]);
+        var (dx, dy) = ((float)points[2] - x, -(float)points[3] - y);
+        var far = Math.Max(0.01f, MathF.Sqrt(dx * dx + dy * dy));
+        var (ax, ay) = (-dy / far * (_half + 0.3f), dx / far * (_half + 0.3f));
+        using var gap = Ink.Line(0.6f, Ink.Ground);
+        canvas.DrawLine(x - ax, y - ay, x + ax, y + ay, gap);
     }
 
     private void Head(SKCanvas canvas)
