@@ -51,6 +51,9 @@ tests() { "tests/IronLoop.$1.Tests/bin/Release/net10.0/IronLoop.$1.Tests" --no-p
 
 check 'client packages' client_packages
 check 'build, warnings as errors' dotnet build IronLoop.slnx -c Release --verbosity quiet
+# The client's checks and the browser mostly wait for one core; the server's tests fill the other.
+tests Server >.build/server.log 2>&1 &
+server=$!
 check 'client build' build_client
 git rev-parse --git-dir >/dev/null 2>&1 && check 'generated types are committed' types_are_current
 check 'C# format' dotnet format IronLoop.slnx --verify-no-changes --no-restore
@@ -59,9 +62,6 @@ check 'eslint' in_client npm run --silent lint
 check 'vue-tsc' in_client npm run --silent check
 suite 'client tests' in_client npm run --silent test
 suite 'core tests' tests Core
-# The browser mostly waits for pages; the server's tests fill that time.
-tests Server >.build/server.log 2>&1 &
-server=$!
 suite 'browser tests' tests Browser
 say '== server tests'
 wait $server

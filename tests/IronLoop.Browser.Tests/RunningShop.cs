@@ -5,6 +5,16 @@ namespace IronLoop.Browser.Tests;
 /// <summary>The real program as a process of its own, on a folder of its own, which can be killed and started again.</summary>
 public sealed class RunningShop : IDisposable
 {
+    // The demo is filled once and copied: a test waits for its screens, not for that.
+    private static readonly Lazy<string> DemoFolder = new(() =>
+    {
+        var folder = Directory.CreateTempSubdirectory("iron-loop-demo-").FullName;
+        var (process, _) = RunningProgram.Start([House.Server, "--port", "0", "--data", folder, "--web", House.Web, "--demo"], "Iron Loop is at ");
+        RunningProgram.Stop(process);
+        AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(folder, recursive: true);
+        return folder;
+    });
+
     private readonly bool _demo;
     private readonly string _folder = Directory.CreateTempSubdirectory("iron-loop-").FullName;
     private readonly RunningStandIns? _caliper;
@@ -14,6 +24,9 @@ public sealed class RunningShop : IDisposable
     public RunningShop(bool demo, RunningStandIns? caliper = null)
     {
         (_demo, _caliper) = (demo, caliper);
+        if (demo)
+            foreach (var file in Directory.GetFiles(DemoFolder.Value))
+                File.Copy(file, Path.Combine(_folder, Path.GetFileName(file)));
         (_process, Address) = Start("0");
     }
 

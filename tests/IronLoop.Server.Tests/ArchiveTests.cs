@@ -98,6 +98,17 @@ public sealed class ArchiveTests : IDisposable
     }
 
     [Fact]
+    public async Task The_schema_that_is_kept_in_the_documents_is_that_of_the_file()
+    {
+        var schema = await _shop.Client.GetStringAsync("/api/archive/schema.json");
+        IronLoop.Core.Tests.Bench.Kept.AgreeWith("docs/archive.schema.json", schema + "\n");
+        var (tables, archive) = (JsonNode.Parse(schema)!["properties"]!["tables"]!["properties"]!.AsObject(), JsonNode.Parse(await Archive(_shop))!);
+        foreach (var (name, rows) in archive["tables"]!.AsObject())
+            foreach (var row in rows!.AsArray())
+                row!.AsObject().Select(c => c.Key).ShouldBe(tables[name]!["items"]!["required"]!.AsArray().Select(c => c!.GetValue<string>()));
+    }
+
+    [Fact]
     public async Task A_shop_that_holds_anything_takes_no_archive_in()
     {
         var archive = await Archive(_shop);

@@ -73,6 +73,17 @@ public sealed class CatalogueTests : IDisposable
     }
 
     [Fact]
+    public async Task An_import_that_is_cancelled_stores_nothing()
+    {
+        var catalogue = await Read($"{Header}\r\n{Strap("A1")}\r\n{Strap("A2")}\r\n");
+        await _shop.Send(HttpMethod.Delete, $"/api/catalogue/{catalogue["id"]!.GetValue<string>()}", null);
+        var ended = await Import(catalogue, skipBad: false);
+        ended["state"]!.GetValue<string>().ShouldBe("refused");
+        ended["says"]!.GetValue<string>().ShouldBe("Cancelled; nothing was stored.");
+        (await Stock()).ShouldBeEmpty();
+    }
+
+    [Fact]
     public async Task Columns_are_guessed_by_their_headers_and_can_be_mapped()
     {
         var csv = "Article,Label,Kind,Material,Attaches,Width (mm),Thickness mm,Shortest,Longest\nM1,Mesh,mesh,metal,looseBar,20,1.6,120,180\n";

@@ -15,6 +15,15 @@ namespace IronLoop.Server.Tests;
 /// <summary>The real host on a real file in a folder of its own.</summary>
 public sealed class Shop : IDisposable
 {
+    private static readonly Lazy<string> DemoFolder = new(() =>
+    {
+        var folder = Directory.CreateTempSubdirectory("iron-loop-demo-").FullName;
+        using (var shop = new Shop(demo: true, folder: folder))
+            shop.File.Settle();
+        AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(folder, recursive: true);
+        return folder;
+    });
+
     private readonly bool _ownsFolder;
     private readonly WebApplicationFactory<Program> _factory;
 
@@ -22,6 +31,12 @@ public sealed class Shop : IDisposable
     {
         _ownsFolder = folder is null;
         Folder = folder ?? Directory.CreateTempSubdirectory("iron-loop-").FullName;
+        if (demo && folder is null)
+        {
+            // The demo is the same for every test: it is filled once and copied.
+            System.IO.File.Copy(Path.Combine(DemoFolder.Value, "iron-loop.db"), Path.Combine(Folder, "iron-loop.db"));
+            demo = false;
+        }
         _factory = new WebApplicationFactory<Program>().WithWebHostBuilder(host =>
         {
             host.UseSetting("data", Folder);

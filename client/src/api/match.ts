@@ -134,5 +134,8 @@ export const mapCatalogue = (id: string, columns: Catalogue['columns']) =>
 export const importCatalogue = (id: string, skipBad: boolean) =>
   answered(api.POST('/api/catalogue/{id}/import', { params: { path: { id } }, body: { skipBad } }))
 
+export const cancelCatalogue = (id: string) =>
+  answered(api.DELETE('/api/catalogue/{id}', { params: { path: { id } } }))
+
 export const catalogueProgress = (id: string) =>
   answered(api.GET('/api/catalogue/{id}', { params: { path: { id } } }))

@@ -890,7 +890,8 @@ export interface paths {
     get: operations['catalogueProgress']
     put?: never
     post?: never
-    delete?: never
+    /** Cancels an import that is running; nothing of it is stored. */
+    delete: operations['cancelCatalogue']
     options?: never
     head?: never
     patch?: never
@@ -5812,6 +5813,37 @@ export interface operations {
     }
   }
   catalogueProgress: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: string
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['CatalogueWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  cancelCatalogue: {
     parameters: {
       query?: never
       header?: never

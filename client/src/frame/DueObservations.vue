@@ -32,7 +32,9 @@ async function keep(id: number) {
           >: <router-link :to="`/jobs/${o.jobId}/hand-over`">{{ o.client }}, {{ o.watch }}</router-link
           ><template v-if="o.for">: {{ o.for }}</template>
           <span v-if="o.contact" class="quiet"> ({{ o.contact }})</span>
-          <button type="button" class="heard" @click="open = open === o.jobId ? null : o.jobId">Heard…</button>
+          <button type="button" class="heard" @click="open = open === o.jobId ? null : o.jobId">
+            Heard…
+          </button>
         </p>
         <form v-if="open === o.jobId" @submit.prevent="keep(o.jobId)">
           <v-text-field

@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query'
 import { onScopeDispose, ref } from 'vue'
-import { catalogueProgress, importCatalogue, mapCatalogue, readCatalogue, type Catalogue } from '../api/match'
+import {
+  cancelCatalogue,
+  catalogueProgress,
+  importCatalogue,
+  mapCatalogue,
+  readCatalogue,
+  type Catalogue,
+} from '../api/match'
 import { wholeOf } from '../api/refused'
 
 const queries = useQueryClient()
@@ -96,6 +103,12 @@ async function follow() {
         :max="rows"
         aria-label="Rows taken in"
       />
+      <v-btn
+        v-if="catalogue.state === 'running'"
+        variant="outlined"
+        @click="void cancelCatalogue(catalogue.id)"
+        >Cancel</v-btn
+      >
       <p v-if="catalogue.says" role="status">
         <strong>{{ catalogue.says }}</strong>
       </p>

@@ -37,7 +37,12 @@ async function keep() {
     <form @submit.prevent="keep">
       <v-select v-model="form.kind" :items="kinds" label="Which printer" data-field="printerKind" />
       <div v-if="form.kind === 'tcp'" class="row">
-        <v-text-field v-model="form.host" label="Host" name="host" :error-messages="saidOf(error, '$.host')" />
+        <v-text-field
+          v-model="form.host"
+          label="Host"
+          name="host"
+          :error-messages="saidOf(error, '$.host')"
+        />
         <v-text-field
           v-model="form.port"
           label="Port"

@@ -8,10 +8,16 @@ import WeekBars from './WeekBars.vue'
 
 const weeks = ref(26)
 const { data: figures } = useLogFigures(weeks)
-const closed = computed(() => (figures.value?.weeks ?? []).map((w) => ({ monday: w.monday, count: w.closed })))
+const closed = computed(() =>
+  (figures.value?.weeks ?? []).map((w) => ({ monday: w.monday, count: w.closed })),
+)
 const together = computed(() =>
   (figures.value?.weeks ?? []).reduce(
-    (sum, w) => ({ closed: sum.closed + w.closed, tried: sum.tried + w.triedOn, right: sum.right + w.rightFirst }),
+    (sum, w) => ({
+      closed: sum.closed + w.closed,
+      tried: sum.tried + w.triedOn,
+      right: sum.right + w.rightFirst,
+    }),
     { closed: 0, tried: 0, right: 0 },
   ),
 )
@@ -66,7 +72,11 @@ const widths = computed(() =>
         frame all that were tried on.
       </p>
       <p v-else class="quiet">No bracelet was tried on at the bench in this time.</p>
-      <WeekBars v-if="together.tried > 0" :weeks="share" label="Bracelets tried on, and right the first time" />
+      <WeekBars
+        v-if="together.tried > 0"
+        :weeks="share"
+        label="Bracelets tried on, and right the first time"
+      />
     </section>
     <section>
       <h2>Minutes at the bench</h2>

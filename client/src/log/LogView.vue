@@ -13,7 +13,16 @@ const parts = [
   { part: 'figures', title: 'Over time' },
 ] as const
 
-const asked = reactive({ words: '', client: '', watch: '', part: '', fitter: '', width: '', from: '', to: '' })
+const asked = reactive({
+  words: '',
+  client: '',
+  watch: '',
+  part: '',
+  fitter: '',
+  width: '',
+  from: '',
+  to: '',
+})
 const more = ref(false)
 const before = ref<number | null>(null)
 const earlier = ref<Visit[]>([])

@@ -20,7 +20,9 @@ const request = requests.find((r) => r.value === props.visit.request)?.title ?? 
     </p>
     <p v-for="(e, i) in visit.entries" :key="i" class="entry">
       <span class="quiet when">{{ asMoment(e.at) }}, {{ e.by }}</span>
-      <span><span class="quiet">{{ nameOf(e.station) }}.</span> {{ e.words }}</span>
+      <span
+        ><span class="quiet">{{ nameOf(e.station) }}.</span> {{ e.words }}</span
+      >
     </p>
   </li>
 </template>

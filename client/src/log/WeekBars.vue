@@ -3,7 +3,10 @@ import { computed } from 'vue'
 import { asDay } from '../frame/days'
 
 /** A bar a week from nought; of a part of it, filled. */
-const props = defineProps<{ weeks: readonly { monday: string; count: number; marked?: number }[]; label: string }>()
+const props = defineProps<{
+  weeks: readonly { monday: string; count: number; marked?: number }[]
+  label: string
+}>()
 const most = computed(() => Math.max(1, ...props.weeks.map((w) => w.count)))
 const wide = computed(() => 400 / Math.max(1, props.weeks.length))
 const high = (count: number) => (count / most.value) * 90

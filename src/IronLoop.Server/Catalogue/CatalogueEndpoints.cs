@@ -41,6 +41,11 @@ internal static class CatalogueEndpoints
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         catalogue.MapGet("/{id}", (string id) => Find(id).Wire()).WithName("catalogueProgress").WithSummary("How far an import has come.")
             .ProducesProblem(StatusCodes.Status404NotFound);
+        catalogue.MapDelete("/{id}", (string id) =>
+        {
+            Find(id).Cancel();
+            return Find(id).Wire();
+        }).WithName("cancelCatalogue").WithSummary("Cancels an import that is running; nothing of it is stored.").ProducesProblem(StatusCodes.Status404NotFound);
         routes.MapGet("/api/catalogue.csv", Write).WithName("writeCatalogue").WithTags("catalogue").WithSummary("The stock as a catalogue.").ExcludeFromDescription();
     }
 

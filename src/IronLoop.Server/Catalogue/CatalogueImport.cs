@@ -33,6 +33,7 @@ internal sealed class CatalogueImport(string id, CatalogueFile file)
     private int _updated;
     private ImportState _state = ImportState.Waiting;
     private string _says = "";
+    private volatile bool _isCancelled;
 
     public string Id { get; } = id;
 
@@ -92,8 +93,15 @@ internal sealed class CatalogueImport(string id, CatalogueFile file)
             var taken = Bands.Articles(work);
             var seen = new HashSet<string>(StringComparer.Ordinal);
             foreach (var row in File.Rows(Mapping))
+            {
+                if (_isCancelled)
+                {
+                    End(ImportState.Refused, "Cancelled; nothing was stored.");
+                    return;
+                }
                 if (Count(row, taken, seen) is { } band)
                     Store(work, band);
+            }
             if (_badRows > 0 && !skipBad)
             {
                 End(ImportState.Refused, $"{_badRows} rows are bad, so nothing was stored. Mend them, or skip them.");
@@ -111,6 +119,9 @@ internal sealed class CatalogueImport(string id, CatalogueFile file)
             System.IO.File.Delete(File.Path);
         }
     }
+
+    /// <summary>Stops an import that is running; nothing of it is stored.</summary>
+    public void Cancel() => _isCancelled = true;
 
     public bool TryBegin()
     {

@@ -1,6 +1,6 @@
 using IronLoop.Core.Bench;
-using IronLoop.Core.HandOver;
 using IronLoop.Core.Fitting;
+using IronLoop.Core.HandOver;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;

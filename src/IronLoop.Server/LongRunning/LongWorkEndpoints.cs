@@ -25,6 +25,7 @@ internal static class LongWorkEndpoints
         routes.MapPost("/api/archive/restore", Restore).WithName("restoreArchive").WithTags("archive").WithSummary("Takes an archive, sent as it is, into an empty shop.")
             .Accepts<Stream>("application/octet-stream").ProducesProblem(StatusCodes.Status409Conflict)
             .WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestArchive));
+        routes.MapGet("/api/archive/schema.json", (ShopFile shop) => Results.Text(ShopArchive.Schema(shop), "application/schema+json")).ExcludeFromDescription();
         routes.MapPost("/api/log/index", Reindex).WithName("reindexLog").WithTags("log").WithSummary("Makes the log’s index anew.").ProducesProblem(StatusCodes.Status409Conflict);
     }
 

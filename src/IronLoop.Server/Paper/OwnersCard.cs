@@ -1,8 +1,8 @@
+using System.Globalization;
 using IronLoop.Server.HandOver;
 using IronLoop.Server.Loop;
 using IronLoop.Server.Rack;
 using IronLoop.Storage;
-using System.Globalization;
 
 namespace IronLoop.Server.Paper;
 

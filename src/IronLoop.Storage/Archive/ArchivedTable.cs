@@ -9,6 +9,9 @@ namespace IronLoop.Storage.Archive;
 /// <param name="Key">The columns of its primary key.</param>
 internal sealed record ArchivedTable(string Name, IReadOnlyList<string> Columns, IReadOnlyList<string> Key)
 {
+    /// <summary>What each column holds: INTEGER, TEXT, REAL or BLOB, and whether it may be missing.</summary>
+    public IReadOnlyList<(string Type, bool Needed)> Types { get; init; } = [];
+
     // Made from the rest when a shop is opened: the words' index and what bracelets can make.
     private static readonly HashSet<string> Derived = new(StringComparer.Ordinal) { "visit", "visit_due", "reach", "SchemaVersions" };
 
@@ -57,15 +60,18 @@ internal sealed record ArchivedTable(string Name, IReadOnlyList<string> Columns,
 
     private static ArchivedTable Of(SqliteConnection connection, string name)
     {
-        var columns = new List<(string Name, long Key)>();
+        var columns = new List<(string Name, long Key, string Type, bool Needed)>();
         using var command = connection.CreateCommand();
-        command.CommandText = "SELECT name, pk FROM pragma_table_info($table) ORDER BY cid";
+        command.CommandText = "SELECT name, pk, type, \"notnull\" FROM pragma_table_info($table) ORDER BY cid";
         command.Parameters.AddWithValue("$table", name);
         using var reader = command.ExecuteReader();
         while (reader.Read())
             if (reader.GetString(0) != "reach_id")
-                columns.Add((reader.GetString(0), reader.GetInt64(1)));
-        return new ArchivedTable(name, [.. columns.Select(c => c.Name)], [.. columns.Where(c => c.Key > 0).OrderBy(c => c.Key).Select(c => c.Name)]);
+                columns.Add((reader.GetString(0), reader.GetInt64(1), reader.GetString(2), reader.GetInt64(3) != 0 || reader.GetInt64(1) > 0));
+        return new ArchivedTable(name, [.. columns.Select(c => c.Name)], [.. columns.Where(c => c.Key > 0).OrderBy(c => c.Key).Select(c => c.Name)])
+        {
+            Types = [.. columns.Select(c => (c.Type, c.Needed))],
+        };
     }
 
     private static string Quoted(string name) => $"\"{name.Replace("\"", "\"\"", StringComparison.Ordinal)}\"";

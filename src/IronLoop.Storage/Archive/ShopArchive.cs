@@ -23,6 +23,8 @@ public static class ShopArchive
 
     private const string Incoming = "incoming";
 
+    private static readonly JsonSerializerOptions Readable = new() { WriteIndented = true, NewLine = "\n" };
+
     /// <summary>Writes the shop as it is at one moment.</summary>
     /// <param name="shop">The shop.</param>
     /// <param name="photos">Its photos.</param>
@@ -116,6 +118,46 @@ public static class ShopArchive
             ShopFile.LetGo();
             Directory.Delete(folder, recursive: true);
         }
+    }
+
+    /// <summary>The schema of what <see cref="Write"/> writes (JSON Schema 2020-12).</summary>
+    public static string Schema(ShopFile shop)
+    {
+        using var connection = shop.Connect();
+        static object Of((string Type, bool Needed) column)
+        {
+            var type = column.Type switch { "INTEGER" => "integer", "REAL" => "number", _ => "string" };
+            return new { type = column.Needed ? (object)type : new[] { type, "null" } };
+        }
+        var tables = ArchivedTable.Of(connection).ToDictionary(t => t.Name, t => (object)new
+        {
+            type = "array",
+            items = new
+            {
+                type = "object",
+                properties = t.Columns.Zip(t.Types).ToDictionary(c => c.First, c => Of(c.Second)),
+                required = t.Columns,
+                additionalProperties = false,
+            },
+        });
+        var text = new { type = "string" };
+        return JsonSerializer.Serialize(
+            new Dictionary<string, object>
+            {
+                ["$schema"] = "https://json-schema.org/draft/2020-12/schema",
+                ["title"] = "The archive of a shop",
+                ["type"] = "object",
+                ["properties"] = new Dictionary<string, object>
+                {
+                    ["format"] = new { @const = Format },
+                    ["version"] = new { @const = ShopFile.LatestVersion },
+                    ["tables"] = new { type = "object", properties = tables, required = tables.Keys, additionalProperties = false },
+                    ["photos"] = new { type = "array", items = new { type = "object", properties = new { id = new { type = "integer" }, picture = text, thumbnail = text } } },
+                    ["sha256"] = text,
+                },
+                ["required"] = (string[])["format", "version", "tables", "photos", "sha256"],
+            },
+            Readable);
     }
 
     private static ArchiveContent Take(string folder, PhotoFolder photos, Stream stream, long length, Action<long, long> progress)

@@ -11,9 +11,15 @@ public sealed record KeptStep(string Part, string What, string Tool, string? Dir
 /// </summary>
 public static class Kept
 {
-    public static void Agree(string name, string text, [CallerFilePath] string here = "")
+    public static void Agree(string name, string text, [CallerFilePath] string here = "") =>
+        Compare(Path.Combine(Path.GetDirectoryName(here)!, "steps", $"{name}.txt"), text);
+
+    /// <summary>The same for a file of the house, by its path from the root.</summary>
+    public static void AgreeWith(string path, string text, [CallerFilePath] string here = "") =>
+        Compare(Path.Combine(here[..here.LastIndexOf("/tests/", StringComparison.Ordinal)], path), text);
+
+    private static void Compare(string file, string text)
     {
-        var file = Path.Combine(Path.GetDirectoryName(here)!, "steps", $"{name}.txt");
         if (Environment.GetEnvironmentVariable("IRON_LOOP_REVIEW") == "1")
         {
             Directory.CreateDirectory(Path.GetDirectoryName(file)!);

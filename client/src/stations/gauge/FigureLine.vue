@@ -163,6 +163,8 @@ label::first-letter {
   text-underline-offset: 4px;
 }
 .inch {
+  display: inline-block;
+  white-space: nowrap;
   font-size: 15px;
   margin-left: 6px;
 }

@@ -63,7 +63,8 @@ function close() {
         </ul>
       </template>
       <p v-if="sheet.closed" class="quiet">
-        {{ sheet.goesBack === 'posted' ? 'Posted' : 'Collected' }}{{ sheet.by ? `, handed over by ${sheet.by}` : ''
+        {{ sheet.goesBack === 'posted' ? 'Posted' : 'Collected'
+        }}{{ sheet.by ? `, handed over by ${sheet.by}` : ''
         }}{{ sheet.price != null ? `, ${(Number(sheet.price) / 100).toFixed(2)}` : ''
         }}{{ sheet.observeOn ? `; to be asked after ${asDay(sheet.observeOn)}` : ''
         }}{{ sheet.observeFor ? `: ${sheet.observeFor}` : '' }}.
