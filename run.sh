@@ -5,16 +5,18 @@ from=$PWD
 cd "$(dirname "$0")"
 . scripts/house.sh
 
-usage='Usage: ./run.sh [--port N] [--data FOLDER] [--empty]
+usage='Usage: ./run.sh [--port N] [--data FOLDER] [--empty] [--restore FILE]
   --port N       port on 127.0.0.1 (5180)
   --data FOLDER  where the shop is kept (data/demo, or data/shop with --empty)
-  --empty        start without the demo'
-port=5180 data='' demo=1
+  --empty        start without the demo
+  --restore FILE put a backup in the place of the shop in the folder, and end'
+port=5180 data='' demo=1 restore=''
 while [ $# -gt 0 ]; do
   case "$1" in
     --port) port=${2:?"--port needs a number"}; shift ;;
     --data) data=${2:?"--data needs a folder"}; shift ;;
     --empty) demo=0 ;;
+    --restore) restore=${2:?"--restore needs a file"}; shift ;;
     -h | --help) echo "$usage"; exit 0 ;;
     *) stop "What is $1? $usage" ;;
   esac
@@ -37,6 +39,13 @@ if stale .build/app src client scripts Directory.Build.props Directory.Packages.
   build_server
   build_client
   touch .build/app
+fi
+case "$restore" in
+  '' | /*) ;;
+  *) restore=$from/$restore ;;
+esac
+if [ -n "$restore" ]; then
+  exec src/IronLoop.Server/bin/Release/net10.0/IronLoop.Server --data "$data" --restore "$restore"
 fi
 switches=(--port "$port" --data "$data" --web client/dist)
 if [ "$demo" -eq 1 ]; then

@@ -20,6 +20,7 @@ using IronLoop.Server.Ordering;
 using IronLoop.Server.Paper;
 using IronLoop.Server.PartStock;
 using IronLoop.Server.Rack;
+using IronLoop.Server.Safekeeping;
 using IronLoop.Server.Size;
 using IronLoop.Server.TakeIn;
 using IronLoop.Storage;
@@ -29,6 +30,21 @@ if (!Switches.TryRead(args, out var switches, out var why))
 {
     await Console.Error.WriteLineAsync(why);
     return 2;
+}
+
+if (switches.Restore is { } kept)
+{
+    try
+    {
+        Backups.PutIn(ShopFile.Open(switches.Data), kept);
+        Console.WriteLine($"The shop in {switches.Data} is as {kept} has it.");
+    }
+    catch (Exception failed) when (failed is IOException or Microsoft.Data.Sqlite.SqliteException)
+    {
+        await Console.Error.WriteLineAsync($"Not restored; the shop is as it was. {failed.Message}");
+        return 1;
+    }
+    return 0;
 }
 
 var builder = WebApplication.CreateBuilder(new WebApplicationOptions
@@ -81,7 +97,10 @@ if (isRealStart)
     builder.Services.AddHostedService(services => services.GetRequiredService<CaliperListener>());
     // Under a test host orders are looked after when the test says so.
     if (startedBy == typeof(Program).Assembly)
+    {
         builder.Services.AddHostedService<OrderRunner>();
+        builder.Services.AddHostedService<BackupRunner>();
+    }
 }
 else
 {
@@ -89,6 +108,7 @@ else
 }
 
 var app = builder.Build();
+app.UseMiddleware<SafeHeaders>();
 app.UseExceptionHandler();
 app.UseStatusCodePages();
 app.UseResponseCompression();
@@ -129,6 +149,7 @@ app.MapPaper();
 app.MapLabels();
 app.MapLog();
 app.MapLongWork();
+app.MapBackups();
 app.MapOpenFiles();
 app.MapClients();
 app.MapFallback("/api/{**rest}", () => Results.Problem(statusCode: StatusCodes.Status404NotFound, title: "There is no such call."));

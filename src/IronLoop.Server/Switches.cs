@@ -15,11 +15,14 @@ namespace IronLoop.Server;
 /// <param name="Rest">Everything else.</param>
 internal sealed record Switches(int Port, string Data, bool Demo, string? Web, int StandIns, string[] Rest)
 {
+    /// <summary>A backup that is put in the shop's place before anything else; null where the shop stays.</summary>
+    public string? Restore { get; init; }
+
     public const int UsualPort = 5180;
 
     public static bool TryRead(string[] args, [NotNullWhen(true)] out Switches? switches, [NotNullWhen(false)] out string? why)
     {
-        var (port, data, demo, web, standIns) = (UsualPort, (string?)null, false, (string?)null, 0);
+        var (port, data, demo, web, standIns, restore) = (UsualPort, (string?)null, false, (string?)null, 0, (string?)null);
         var rest = new List<string>();
         (switches, why) = (null, null);
         for (var i = 0; i < args.Length; i++)
@@ -29,7 +32,7 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
                 case "--demo":
                     demo = true;
                     break;
-                case "--port" or "--data" or "--web" or "--stand-ins" when i + 1 >= args.Length:
+                case "--port" or "--data" or "--web" or "--stand-ins" or "--restore" when i + 1 >= args.Length:
                     why = $"{args[i]} needs a value.";
                     return false;
                 case "--port" or "--stand-ins":
@@ -44,6 +47,9 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
                 case "--data":
                     data = args[++i];
                     break;
+                case "--restore":
+                    restore = args[++i];
+                    break;
                 case "--web":
                     web = Path.GetFullPath(args[++i]);
                     break;
@@ -52,7 +58,7 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
                     break;
             }
         }
-        switches = new Switches(port, data ?? (demo ? "data/demo" : "data/shop"), demo, web, standIns, [.. rest]);
+        switches = new Switches(port, data ?? (demo ? "data/demo" : "data/shop"), demo, web, standIns, [.. rest]) { Restore = restore };
         return true;
     }
 }

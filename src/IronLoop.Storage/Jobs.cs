@@ -72,7 +72,10 @@ public static class Jobs
     /// <param name="words">Words sought in client, watch and tag number; none finds all.</param>
     /// <param name="by">Initials of the fitter who took it in, or null for all.</param>
     public static IReadOnlyList<Job> Open(ShopWork work, IReadOnlyList<string> words, string? by) =>
-        work.Query(
+        // What stands in a tag's code means that tag alone.
+        words is [var tag, var number] && tag.Equals("tag", StringComparison.OrdinalIgnoreCase) && long.TryParse(number, out var id)
+            ? [.. ((Job?[])[Find(work, id)]).OfType<Job>().Where(j => j.ClosedAt is null && (by is null || j.TakenInBy == by))]
+            : work.Query(
             $"""
             {Select}
             WHERE job.closed_at IS NULL AND ($by IS NULL OR job.taken_in_by = $by)

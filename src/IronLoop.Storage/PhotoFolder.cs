@@ -12,6 +12,9 @@ public sealed class PhotoFolder(string folder)
     /// <summary>The folder beside a shop's file.</summary>
     public static PhotoFolder Beside(ShopFile shop) => new(Path.Combine(Path.GetDirectoryName(shop.Path)!, "photos"));
 
+    /// <summary>Where it is.</summary>
+    public string Folder => folder;
+
     /// <summary>Stores a photo and its thumbnail.</summary>
     public void Put(long id, byte[] picture, byte[] thumbnail)
     {

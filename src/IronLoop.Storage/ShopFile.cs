@@ -45,13 +45,19 @@ public sealed class ShopFile
             journal.CommandText = "PRAGMA journal_mode = WAL;";
             journal.ExecuteNonQuery();
         }
-        Upgrade(shop._connectionString, LatestVersion);
-        using var work = shop.Begin();
+        shop.BringUpToDate();
+        return shop;
+    }
+
+    /// <summary>Runs the migrations it lacks, and makes what is made from the rest.</summary>
+    internal void BringUpToDate()
+    {
+        Upgrade(_connectionString, LatestVersion);
+        using var work = Begin();
         if (Visits.IsBehind(work))
             Visits.CatchUp(work);
         Bands.WorkOutReach(work);
         work.Keep();
-        return shop;
     }
 
     /// <summary>Begins a piece of work: everything in it is stored together by <see cref="ShopWork.Keep"/>, or not at all.</summary>

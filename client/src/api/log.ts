@@ -56,6 +56,10 @@ export function useClient(clientId: MaybeRefOrGetter<number>) {
   }
 }
 
+export function useBackups() {
+  return useQuery({ queryKey: ['backups'], queryFn: () => answered(api.GET('/api/backups')) })
+}
+
 export async function comesAgain(id: number, body: Schemas['AgainWire']) {
   return answered(api.POST('/api/jobs/{id}/again', { params: { path: { id } }, body }))
 }
@@ -100,6 +104,9 @@ export function useLongWork() {
     work,
     error,
     archive: () => watch(answered(api.POST('/api/archive'))),
+    backUp: () => watch(answered(api.POST('/api/backups'))),
+    goBack: (name: string) =>
+      watch(answered(api.POST('/api/backups/{name}/restore', { params: { path: { name } } }))),
     reindex: () => watch(answered(api.POST('/api/log/index'))),
     restore: (file: File) =>
       watch(

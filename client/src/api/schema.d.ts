@@ -1587,6 +1587,41 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/backups': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The backups there are, the newest first. */
+    get: operations['backups']
+    put?: never
+    /** Makes a backup now. */
+    post: operations['makeBackup']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/backups/{name}/restore': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Puts a backup in the shop’s place; what was there is backed up first. */
+    post: operations['restoreBackup']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/clients/{id}': {
     parameters: {
       query?: never
@@ -1672,6 +1707,13 @@ export interface components {
     }
     /** @enum {unknown} */
     Attachment: 'springBarDrilled' | 'springBarBlind' | 'fixedBar' | 'screwBar' | 'screwSlot' | 'ownShape'
+    BackupWire: {
+      name: string
+      /** Format: date-time */
+      at: string
+      /** Format: int64 */
+      bytes: number
+    }
     BadCell: {
       /** Format: int32 */
       line: number
@@ -7808,6 +7850,95 @@ export interface operations {
       }
       /** @description Not Found */
       404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  backups: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['BackupWire'][]
+        }
+      }
+    }
+  }
+  makeBackup: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LongWorkWire']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  restoreBackup: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        name: string
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LongWorkWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
         headers: {
           [name: string]: unknown
         }

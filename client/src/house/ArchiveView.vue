@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useLongWork } from '../api/log'
+import { useBackups, useLongWork } from '../api/log'
 import { titleOf } from '../api/refused'
+import { asMoment } from '../frame/days'
 
-const { work, error, archive, reindex, restore, cancel } = useLongWork()
+const { work, error, archive, reindex, restore, backUp, goBack, cancel } = useLongWork()
+const { data: backups } = useBackups()
+/** The backup that is about to take the shop's place. */
+const sure = ref<string | null>(null)
 const input = ref<HTMLInputElement | null>(null)
 const running = computed(() => work.value?.state === 'running')
 const far = computed(() =>
@@ -13,6 +17,8 @@ const names: Record<string, string> = {
   archive: 'Writing the archive',
   restore: 'Taking the archive in',
   reindex: 'Making the log’s index',
+  backup: 'Making a backup',
+  'back to a backup': 'Going back to a backup',
 }
 
 function chosen() {
@@ -49,6 +55,36 @@ function chosen() {
       <v-btn variant="outlined" :disabled="running" @click="reindex">Make the log’s index anew</v-btn>
       <p class="quiet">When a search does not find what is there.</p>
     </div>
+    <h2>Backups</h2>
+    <div class="line">
+      <v-btn variant="outlined" :disabled="running" @click="backUp">Make a backup now</v-btn>
+      <p class="quiet">
+        One is made every day by itself, checked, and thinned out with age. They lie in the shop’s folder:
+        copy them elsewhere now and then.
+      </p>
+    </div>
+    <ul v-if="backups && backups.length > 0" aria-label="Backups">
+      <li v-for="b in backups" :key="b.name">
+        <span>{{ asMoment(b.at) }}</span>
+        <span class="figure quiet">{{ (Number(b.bytes) / 1024 / 1024).toFixed(1) }} MB</span>
+        <v-btn v-if="sure !== b.name" variant="text" :disabled="running" @click="sure = b.name"
+          >Go back to it…</v-btn
+        >
+        <template v-else>
+          <v-btn
+            color="primary"
+            @click="
+              () => {
+                sure = null
+                void goBack(b.name)
+              }
+            "
+            >Put it in the shop’s place</v-btn
+          >
+          <v-btn variant="text" @click="sure = null">Leave it</v-btn>
+        </template>
+      </li>
+    </ul>
     <h2>As tables and calendars</h2>
     <p class="files">
       <a href="/api/jobs.csv">Jobs</a> <a href="/api/log.csv">Log</a> <a href="/api/catalogue.csv">Bands</a>
@@ -83,8 +119,22 @@ h1 {
   border-left: 4px solid rgb(var(--v-theme-primary));
   padding-left: 12px;
 }
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 16px;
+  min-height: 48px;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+}
 .files {
   display: flex;
+  align-items: center;
   gap: 20px;
 }
 a {

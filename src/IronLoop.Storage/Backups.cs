@@ -1,0 +1,151 @@
+using System.Globalization;
+using Microsoft.Data.Sqlite;
+
+namespace IronLoop.Storage;
+
+/// <summary>A backup that lies in the shop's folder.</summary>
+/// <param name="Name">Its file's name.</param>
+/// <param name="At">When it was made.</param>
+/// <param name="Bytes">Its size.</param>
+public sealed record Backup(string Name, DateTimeOffset At, long Bytes);
+
+/// <summary>
+/// Backups of a shop: whole databases, made while it is in use, opened and checked before they count, and thinned out as they age. Photos
+/// never change once stored, so one copy of each lies beside all of them.
+/// </summary>
+/// <param name="shop">The shop.</param>
+public sealed class Backups(ShopFile shop)
+{
+    private const string Prefix = "iron-loop-";
+    private const string Stamp = "yyyyMMdd'T'HHmmss'Z'";
+
+    private readonly string _folder = Path.Combine(Path.GetDirectoryName(shop.Path)!, "backups");
+
+    /// <summary>The backups there are, the newest first.</summary>
+    public IReadOnlyList<Backup> All => !Directory.Exists(_folder) ? [] :
+    [
+        .. new DirectoryInfo(_folder).GetFiles($"{Prefix}*.db").Select(f => (File: f, At: AtOf(f.Name))).Where(f => f.At is not null)
+            .Select(f => new Backup(f.File.Name, f.At!.Value, f.File.Length)).OrderByDescending(b => b.At),
+    ];
+
+    /// <summary>Makes a backup; it counts only once it was opened and is whole.</summary>
+    /// <exception cref="IOException">It cannot be written, or what was written is not whole.</exception>
+    public Backup Make(DateTimeOffset at)
+    {
+        Directory.CreateDirectory(_folder);
+        var name = $"{Prefix}{at.UtcDateTime.ToString(Stamp, CultureInfo.InvariantCulture)}.db";
+        var (path, arriving) = (Path.Combine(_folder, name), Path.Combine(_folder, name + ".new"));
+        File.Delete(arriving);
+        using (var live = shop.Connect())
+        using (var copy = Connect(arriving, SqliteOpenMode.ReadWriteCreate))
+            live.BackupDatabase(copy);
+        Check(arriving);
+        CopyPhotos();
+        File.Move(arriving, path, overwrite: true);
+        return new Backup(name, at, new FileInfo(path).Length);
+    }
+
+    /// <summary>Thins them out: all of two days, then one a day for two weeks, one a week for two months, one a month for two years.</summary>
+    /// <returns>How many were taken away.</returns>
+    public int Thin(DateTimeOffset now)
+    {
+        var kept = new HashSet<string>(StringComparer.Ordinal);
+        var gone = 0;
+        foreach (var backup in All)
+        {
+            var age = now - backup.At;
+            var day = backup.At.UtcDateTime.Date;
+            var place = age.TotalDays switch
+            {
+                < 2 => backup.Name,
+                < 14 => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+                < 60 => $"week {ISOWeek.GetYear(day)}-{ISOWeek.GetWeekOfYear(day)}",
+                < 730 => day.ToString("yyyy-MM", CultureInfo.InvariantCulture),
+                _ => null,
+            };
+            // The newest of a day, week or month stands for it.
+            if (place is not null && kept.Add(place))
+                continue;
+            File.Delete(Path.Combine(_folder, backup.Name));
+            gone++;
+        }
+        return gone;
+    }
+
+    /// <summary>Puts a backup in the shop's place, at once; the shop as it was is backed up first.</summary>
+    /// <param name="name">The backup's name.</param>
+    /// <param name="at">Now.</param>
+    /// <returns>The backup of what was there before.</returns>
+    /// <exception cref="FileNotFoundException">There is no backup of that name.</exception>
+    /// <exception cref="IOException">The backup is damaged; the shop is as it was.</exception>
+    public Backup Restore(string name, DateTimeOffset at)
+    {
+        if (All.All(b => b.Name != name))
+            throw new FileNotFoundException($"There is no backup “{name}”.");
+        var path = Path.Combine(_folder, name);
+        Check(path);
+        var before = Make(at);
+        PutIn(shop, path);
+        BringPhotosBack();
+        return before;
+    }
+
+    /// <summary>Puts a file that was kept elsewhere in the shop's place; for the command line, with no server running.</summary>
+    /// <exception cref="IOException">The file is no whole shop; the shop is as it was.</exception>
+    public static void PutIn(ShopFile shop, string path)
+    {
+        Check(path);
+        using (var copy = Connect(path, SqliteOpenMode.ReadOnly))
+        using (var live = shop.Connect())
+            copy.BackupDatabase(live);
+        shop.BringUpToDate();
+        shop.BandChanges.All();
+    }
+
+    /// <summary>Opens a file and looks whether it is a whole shop.</summary>
+    private static void Check(string path)
+    {
+        try
+        {
+            using var copy = Connect(path, SqliteOpenMode.ReadOnly);
+            using var look = copy.CreateCommand();
+            look.CommandText = "PRAGMA integrity_check";
+            if (look.ExecuteScalar() is not "ok")
+                throw new IOException($"{Path.GetFileName(path)} is damaged.");
+            look.CommandText = "SELECT COUNT(*) FROM job";
+            look.ExecuteScalar();
+        }
+        catch (SqliteException broken)
+        {
+            throw new IOException($"{Path.GetFileName(path)} is damaged or no shop: {broken.Message}", broken);
+        }
+    }
+
+    private static SqliteConnection Connect(string path, SqliteOpenMode mode)
+    {
+        var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = path, Mode = mode, Pooling = false }.ConnectionString);
+        connection.Open();
+        return connection;
+    }
+
+    private void CopyPhotos() => CopyNew(PhotoFolder.Beside(shop).Folder, Path.Combine(_folder, "photos"));
+
+    private void BringPhotosBack() => CopyNew(Path.Combine(_folder, "photos"), PhotoFolder.Beside(shop).Folder);
+
+    private static void CopyNew(string from, string to)
+    {
+        if (!Directory.Exists(from))
+            return;
+        Directory.CreateDirectory(to);
+        foreach (var photo in Directory.GetFiles(from))
+        {
+            var there = Path.Combine(to, Path.GetFileName(photo));
+            if (!File.Exists(there))
+                File.Copy(photo, there);
+        }
+    }
+
+    private static DateTimeOffset? AtOf(string name) =>
+        name.StartsWith(Prefix, StringComparison.Ordinal)
+        && DateTimeOffset.TryParseExact(name[Prefix.Length..^3], Stamp, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var at) ? at : null;
+}

@@ -1,0 +1,106 @@
+using System.Net;
+using System.Text.Json.Nodes;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Tests;
+
+/// <summary>Backups made, thinned out and gone back to; what a browser is told.</summary>
+public sealed class SafekeepingTests : IDisposable
+{
+    private readonly Shop _shop = new(demo: true);
+
+    public void Dispose() => _shop.Dispose();
+
+    private async Task<JsonNode> Ended(JsonNode work)
+    {
+        while (work["state"]!.GetValue<string>() == "running")
+        {
+            await Task.Yield();
+            work = await _shop.Get($"/api/long-work/{work["id"]!.GetValue<string>()}");
+        }
+        return work;
+    }
+
+    private Task<JsonNode> TakeIn(string client) =>
+        _shop.Send(HttpMethod.Post, "/api/jobs", new { client, watch = "Ostwick", request = "refit", promised = "2026-12-01", by = "mk" }, HttpStatusCode.Created);
+
+    [Fact]
+    public async Task A_shop_goes_back_to_a_backup_and_what_was_there_is_kept()
+    {
+        await TakeIn("Before Backup");
+        (await Ended(await _shop.Post("/api/backups", null)))["state"]!.GetValue<string>().ShouldBe("done");
+        var first = (await _shop.Get("/api/backups"))[0]!["name"]!.GetValue<string>();
+        await TakeIn("After Backup");
+        _shop.Clock.Advance(TimeSpan.FromMinutes(5));
+        var back = await Ended(await _shop.Post($"/api/backups/{first}/restore", null));
+        back["state"]!.GetValue<string>().ShouldBe("done", back.ToJsonString());
+
+        (await _shop.Get("/api/log?client=before"))["visits"]!.AsArray().Count.ShouldBe(1);
+        (await _shop.Get("/api/log?client=after"))["visits"]!.AsArray().ShouldBeEmpty();
+        // And forward again: nothing is lost by going back.
+        var kept = (await _shop.Get("/api/backups")).AsArray().Select(b => b!["name"]!.GetValue<string>()).Single(n => n != first);
+        _shop.Clock.Advance(TimeSpan.FromMinutes(5));
+        await Ended(await _shop.Post($"/api/backups/{kept}/restore", null));
+        (await _shop.Get("/api/log?client=after"))["visits"]!.AsArray().Count.ShouldBe(1);
+        await _shop.Send(HttpMethod.Post, "/api/backups/iron-loop-20200101T000000Z.db/restore", null, HttpStatusCode.NotFound);
+        await _shop.Send(HttpMethod.Post, "/api/backups/..%2F..%2Firon-loop.db/restore", null, HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public void A_damaged_backup_is_not_put_in()
+    {
+        var backups = new Backups(_shop.File);
+        var made = backups.Make(_shop.Clock.GetUtcNow());
+        var path = Path.Combine(_shop.Folder, "backups", made.Name);
+        var bytes = File.ReadAllBytes(path);
+        bytes.AsSpan(4096, bytes.Length / 2).Clear();
+        File.WriteAllBytes(path, bytes);
+        Should.Throw<IOException>(() => backups.Restore(made.Name, _shop.Clock.GetUtcNow().AddMinutes(1)));
+        File.WriteAllText(path, "no database at all");
+        Should.Throw<IOException>(() => backups.Restore(made.Name, _shop.Clock.GetUtcNow().AddMinutes(1)));
+        using var work = _shop.File.Look();
+        Clients.Count(work).ShouldBeGreaterThan(10, "the shop is as it was");
+    }
+
+    [Fact]
+    public void Backups_are_thinned_out_as_they_age()
+    {
+        var backups = new Backups(_shop.File);
+        var now = _shop.Clock.GetUtcNow();
+        for (var hours = 0; hours < 24 * 120; hours += 12)
+            File.WriteAllText(MadeUp(now.AddHours(-hours)), "");
+        backups.Thin(now).ShouldBeGreaterThan(150);
+        var left = backups.All;
+        left.Count(b => now - b.At < TimeSpan.FromDays(2)).ShouldBe(4);
+        left.Count(b => now - b.At >= TimeSpan.FromDays(2) && now - b.At < TimeSpan.FromDays(14)).ShouldBeInRange(12, 13);
+        left.Count(b => now - b.At >= TimeSpan.FromDays(14) && now - b.At < TimeSpan.FromDays(60)).ShouldBeInRange(6, 8);
+        left.Count.ShouldBeLessThan(30);
+        backups.Thin(now).ShouldBe(0);
+    }
+
+    private string MadeUp(DateTimeOffset at)
+    {
+        var folder = Directory.CreateDirectory(Path.Combine(_shop.Folder, "backups"));
+        return Path.Combine(folder.FullName, $"iron-loop-{at:yyyyMMdd'T'HHmmss'Z'}.db");
+    }
+
+    [Theory]
+    [InlineData("/api/health")]
+    [InlineData("/api/jobs")]
+    [InlineData("/api/no-such-call")]
+    public async Task A_browser_is_told_to_take_nothing_from_elsewhere(string path)
+    {
+        using var answer = await _shop.Client.GetAsync(path);
+        var policy = answer.Headers.GetValues("Content-Security-Policy").Single();
+        policy.ShouldContain("script-src 'self';");
+        policy.ShouldContain("frame-ancestors 'none'");
+        answer.Headers.GetValues("X-Content-Type-Options").Single().ShouldBe("nosniff");
+    }
+
+    [Fact]
+    public async Task The_code_on_a_tag_finds_that_tag_alone()
+    {
+        (await _shop.Get("/api/jobs?words=tag 3")).AsArray().Select(j => j!["id"]!.GetValue<long>()).ShouldBe([3L]);
+        (await _shop.Get("/api/jobs?words=3")).AsArray().Count.ShouldBeGreaterThan(1);
+    }
+}
