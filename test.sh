@@ -41,6 +41,7 @@ count() {
   if [ $code -ne 0 ] || [ "${good:-0}" -eq 0 ]; then
     [ "${bad:-0}" -gt 0 ] || failed=$((failed + 1))
     tail -n 120 "$log" >&2
+    grep -a '^failed ' "$log" >&2 || true
   fi
   say "   ${good:-0} passed, ${bad:-0} failed"
 }

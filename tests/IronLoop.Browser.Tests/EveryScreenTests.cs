@@ -93,7 +93,7 @@ public sealed class EveryScreenTests : IDisposable
     private void Open(string view)
     {
         _screen.Go(view);
-        _screen.Until(() => _screen.All(".tag").Count > 0 && _screen.All(".job, .start, .new, .log, .house, .fits").Count > 0, view);
+        _screen.Until(() => _screen.All(".tag").Count > 0 && _screen.All(".job, .start, .new, .log, .house, .fits, section.client .kept").Count > 0, view);
         _screen.RunAsync("const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => done(true)))");
     }
 }

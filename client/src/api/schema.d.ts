@@ -2365,6 +2365,11 @@ export interface components {
       verdict: components['schemas']['Verdict']
       says: string
     }
+    HeldReadingWire: {
+      figure: components['schemas']['GaugedFigure']
+      /** @description Millimetres, at most three decimals. */
+      mm: number
+    }
     HttpValidationProblemDetails: {
       type?: null | string
       title?: null | string
@@ -2394,7 +2399,7 @@ export interface components {
     JobDataWire: {
       job: components['schemas']['JobWire']
       ownersWords: string
-      readings: components['schemas']['ReadingWire'][]
+      readings: components['schemas']['HeldReadingWire'][]
       condition: string[]
       photos: string[]
       consents: components['schemas']['SignedWire'][]

@@ -61,34 +61,4 @@ async function keep() {
   </section>
 </template>
 
-<style scoped>
-.settings {
-  display: flex;
-  flex-direction: column;
-  gap: 16px;
-  max-width: 640px;
-}
-h1 {
-  font-size: 25px;
-  font-weight: 600;
-}
-form {
-  display: flex;
-  flex-direction: column;
-  gap: 12px;
-}
-.row {
-  display: grid;
-  grid-template-columns: 2fr 1fr;
-  gap: 20px;
-}
-form .v-btn {
-  align-self: start;
-}
-a {
-  color: rgb(var(--v-theme-primary));
-}
-.refused {
-  color: rgb(var(--v-theme-error));
-}
-</style>
+<style scoped src="./settings.css"></style>

@@ -24,10 +24,10 @@ internal sealed record ClientDataWire(
 
 /// <summary>What is held of one job.</summary>
 internal sealed record JobDataWire(
-    JobWire Job, string OwnersWords, IReadOnlyList<ReadingWire> Readings, IReadOnlyList<string> Condition, IReadOnlyList<string> Photos, IReadOnlyList<SignedWire> Consents, string Note);
+    JobWire Job, string OwnersWords, IReadOnlyList<HeldReadingWire> Readings, IReadOnlyList<string> Condition, IReadOnlyList<string> Photos, IReadOnlyList<SignedWire> Consents, string Note);
 
 /// <summary>A reading.</summary>
-internal sealed record ReadingWire(GaugedFigure Figure, Length Mm);
+internal sealed record HeldReadingWire(GaugedFigure Figure, Length Mm);
 
 /// <summary>A consent that was given.</summary>
 internal sealed record SignedWire(string Work, string SignedBy, DateTimeOffset At, bool OnPaper, string Signature);
@@ -79,7 +79,7 @@ internal static class ClientEndpoints
         [
             .. jobs.Select(file => new JobDataWire(
                 JobWire.Of(file, clock.Today()), file.Job.Words,
-                [.. Gaugings.ReadingsOf(work, file.Job.Id).Where(r => r.JobId == file.Job.Id).Select(r => new ReadingWire(r.Figure, r.Length))],
+                [.. Gaugings.ReadingsOf(work, file.Job.Id).Where(r => r.JobId == file.Job.Id).Select(r => new HeldReadingWire(r.Figure, r.Length))],
                 file.Bench.Condition,
                 [.. TakeIns.PhotosOf(work, file.Job.Id).Select(p => $"/api/photos/{p.Id}")],
                 [.. ((Consent?[])[Consents.Of(work, file.Job.Id), Consents.Of(work, file.Job.Id, ConsentTopic.Clasp)]).OfType<Consent>()
