@@ -23,7 +23,8 @@ export function useBench(jobId: MaybeRefOrGetter<number>) {
 
   async function changed(call: Promise<BenchSheet>) {
     queries.setQueryData(key.value, await call)
-    await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'bench' })
+    // The next step is there: a pedal pressed now must not wait for the rest of the screen.
+    void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'bench' })
   }
 
   return {
