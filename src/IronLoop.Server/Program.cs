@@ -72,6 +72,7 @@ builder.Services.Configure<GzipCompressionProviderOptions>(gzip => gzip.Level = 
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton(switches);
 builder.Services.AddSingleton<LongWorks>();
+builder.Services.AddSingleton<CatalogueDesk>();
 builder.Services.AddSingleton<CaliperFeed>();
 builder.Services.AddSingleton<MatchShelf>();
 builder.Services.AddSingleton<CaliperListener>();
@@ -152,7 +153,7 @@ app.MapLongWork();
 app.MapBackups();
 app.MapOpenFiles();
 app.MapClients();
-app.MapFallback("/api/{**rest}", () => Results.Problem(statusCode: StatusCodes.Status404NotFound, title: "There is no such call."));
+app.MapFallback("/api/{**rest}", static context => Results.Problem(statusCode: StatusCodes.Status404NotFound, title: "There is no such call.").ExecuteAsync(context));
 app.MapFallbackToFile("index.html");
 
 if (isRealStart)

@@ -15,6 +15,9 @@ public sealed class RunningShop : IDisposable
         return folder;
     });
 
+    // One shop after the other has the same port, so that the browser keeps what it compiled of the client.
+    private static string? _freePort = "0";
+
     private readonly bool _demo;
     private readonly string _folder = Directory.CreateTempSubdirectory("iron-loop-").FullName;
     private readonly RunningStandIns? _caliper;
@@ -27,7 +30,7 @@ public sealed class RunningShop : IDisposable
         if (demo)
             foreach (var file in Directory.GetFiles(DemoFolder.Value))
                 File.Copy(file, Path.Combine(_folder, Path.GetFileName(file)));
-        (_process, Address) = Start("0");
+        (_process, Address) = Start(Interlocked.Exchange(ref _freePort, null) ?? "0");
     }
 
     /// <summary>The address it answers at; the same after a restart, so that an open page finds it again.</summary>
@@ -46,6 +49,7 @@ public sealed class RunningShop : IDisposable
     public void Dispose()
     {
         Stop();
+        _freePort = new Uri(Address).Port.ToString(System.Globalization.CultureInfo.InvariantCulture);
         Directory.Delete(_folder, recursive: true);
     }
 

@@ -7,22 +7,12 @@ namespace IronLoop.Browser.Tests;
 /// <summary>A headless Chromium at 1280 × 800, and what a fitter does on the screen.</summary>
 public sealed class Screen : IDisposable
 {
-    private readonly string _profile = Directory.CreateTempSubdirectory("iron-loop-chromium-").FullName;
-    private readonly ChromeDriver _driver;
+    private readonly ChromeDriver _driver = Browsers.Borrow();
     private readonly string _address;
 
     public Screen(string address)
     {
         _address = address;
-        Environment.SetEnvironmentVariable("SE_OFFLINE", "true");
-        Environment.SetEnvironmentVariable("SE_AVOID_STATS", "true");
-        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments(
-            "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
-            "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--force-device-scale-factor=1", "--hide-scrollbars",
-            "--lang=en-GB", $"--user-data-dir={_profile}");
-        options.SetLoggingPreference(LogType.Browser, LogLevel.Warning);
-        _driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromMinutes(1));
         Resize(1280, 800);
     }
 
@@ -146,10 +136,5 @@ public sealed class Screen : IDisposable
         string.Join('\n', errors).ShouldBeEmpty();
     }
 
-    public void Dispose()
-    {
-        _driver.Quit();
-        _driver.Dispose();
-        Directory.Delete(_profile, recursive: true);
-    }
+    public void Dispose() => Browsers.GiveBack(_driver);
 }

@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Match;
 using IronLoop.Storage;
@@ -28,8 +27,6 @@ internal static class CatalogueEndpoints
 {
     private const long MostBytes = 128L << 20;
 
-    private static readonly ConcurrentDictionary<string, CatalogueImport> Imports = new();
-
     public static void MapCatalogue(this IEndpointRouteBuilder routes)
     {
         var catalogue = routes.MapGroup("/api/catalogue").WithTags("catalogue");
@@ -39,32 +36,24 @@ internal static class CatalogueEndpoints
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
         catalogue.MapPost("/{id}/import", Begin).WithName("importCatalogue").WithSummary("Takes it into the stock.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
-        catalogue.MapGet("/{id}", (string id) => Find(id).Wire()).WithName("catalogueProgress").WithSummary("How far an import has come.")
+        catalogue.MapGet("/{id}", (string id, CatalogueDesk desk) => desk.Find(id).Wire()).WithName("catalogueProgress").WithSummary("How far an import has come.")
             .ProducesProblem(StatusCodes.Status404NotFound);
-        catalogue.MapDelete("/{id}", (string id) =>
+        catalogue.MapDelete("/{id}", (string id, CatalogueDesk desk) =>
         {
-            Find(id).Cancel();
-            return Find(id).Wire();
+            desk.Find(id).Cancel();
+            return desk.Find(id).Wire();
         }).WithName("cancelCatalogue").WithSummary("Cancels an import that is running; nothing of it is stored.").ProducesProblem(StatusCodes.Status404NotFound);
         routes.MapGet("/api/catalogue.csv", Write).WithName("writeCatalogue").WithTags("catalogue").WithSummary("The stock as a catalogue.").ExcludeFromDescription();
     }
 
-    private static async Task<CatalogueWire> Upload(HttpRequest request, ShopFile shop)
+    private static async Task<CatalogueWire> Upload(HttpRequest request, ShopFile shop, CatalogueDesk desk)
     {
         var path = Path.Combine(Path.GetTempPath(), $"iron-loop-catalogue-{Guid.NewGuid():N}.csv");
         try
         {
             await using (var file = new FileStream(path, FileMode.CreateNew, FileAccess.Write, FileShare.None))
                 await request.Body.CopyToAsync(file, request.HttpContext.RequestAborted);
-            var import = new CatalogueImport(Guid.NewGuid().ToString("N"), CatalogueFile.Open(path));
-            // One catalogue is looked over at a time; an older one that was never taken in is let go.
-            foreach (var (id, old) in Imports)
-            {
-                if (old.Wire().State != ImportState.Running && Imports.TryRemove(id, out _))
-                    File.Delete(old.File.Path);
-            }
-            Imports[import.Id] = import;
-            return import.Look(shop);
+            return desk.LayDown(CatalogueFile.Open(path)).Look(shop);
         }
         catch
         {
@@ -73,9 +62,9 @@ internal static class CatalogueEndpoints
         }
     }
 
-    private static CatalogueWire Map(string id, MappingWire mapping, ShopFile shop)
+    private static CatalogueWire Map(string id, MappingWire mapping, ShopFile shop, CatalogueDesk desk)
     {
-        var import = Find(id);
+        var import = desk.Find(id);
         var refusals = new Refusals();
         for (var i = 0; i < mapping.Columns.Count; i++)
         {
@@ -90,9 +79,9 @@ internal static class CatalogueEndpoints
         return import.Look(shop);
     }
 
-    private static CatalogueWire Begin(string id, BeginImport begin, ShopFile shop, Match.MatchShelf shelf)
+    private static CatalogueWire Begin(string id, BeginImport begin, ShopFile shop, MatchShelf shelf, CatalogueDesk desk)
     {
-        var import = Find(id);
+        var import = desk.Find(id);
         if (import.Wire().Missing is { Count: > 0 } missing)
             throw RefusedException.Conflict($"No column is taken for {string.Join(", ", missing)}.");
         if (!import.TryBegin())
@@ -113,7 +102,4 @@ internal static class CatalogueEndpoints
             bands = Bands.InStock(work);
         return Results.Stream(to => CatalogueFile.Write(to, bands, delimiter == "semicolon" ? ';' : ','), "text/csv; charset=utf-8", "catalogue.csv");
     }
-
-    private static CatalogueImport Find(string id) =>
-        Imports.TryGetValue(id, out var import) ? import : throw RefusedException.NotFound("There is no such catalogue; choose the file again.");
 }
