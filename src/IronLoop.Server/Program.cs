@@ -1,4 +1,5 @@
 using System.Reflection;
+using System.Security.Cryptography.X509Certificates;
 using IronLoop.Server;
 using IronLoop.Server.Bench;
 using IronLoop.Server.Catalogue;
@@ -7,11 +8,13 @@ using IronLoop.Server.Clientele;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Demo;
 using IronLoop.Server.Devices;
+using IronLoop.Server.Door;
 using IronLoop.Server.Fit;
 using IronLoop.Server.Gauge;
 using IronLoop.Server.HandOver;
 using IronLoop.Server.HouseRules;
 using IronLoop.Server.Labels;
+using IronLoop.Server.Live;
 using IronLoop.Server.LogBook;
 using IronLoop.Server.LongRunning;
 using IronLoop.Server.Match;
@@ -24,7 +27,11 @@ using IronLoop.Server.Safekeeping;
 using IronLoop.Server.Size;
 using IronLoop.Server.TakeIn;
 using IronLoop.Storage;
+using Microsoft.AspNetCore.Authentication.Cookies;
+using Microsoft.AspNetCore.DataProtection.KeyManagement;
+using Microsoft.AspNetCore.DataProtection.Repositories;
 using Microsoft.AspNetCore.ResponseCompression;
+using Microsoft.Extensions.Logging.Abstractions;
 
 if (!Switches.TryRead(args, out var switches, out var why))
 {
@@ -36,8 +43,8 @@ if (switches.Restore is { } kept)
 {
     try
     {
-        Backups.PutIn(ShopFile.Open(switches.Data), kept);
-        Console.WriteLine($"The shop in {switches.Data} is as {kept} has it.");
+        var aside = Backups.PutIn(switches.Data, kept, DateTimeOffset.UtcNow);
+        Console.WriteLine($"The shop in {switches.Data} is as {kept} has it.{(aside is null ? "" : $" The damaged one is kept as {aside}.")}");
     }
     catch (Exception failed) when (failed is IOException or Microsoft.Data.Sqlite.SqliteException)
     {
@@ -53,19 +60,46 @@ var builder = WebApplication.CreateBuilder(new WebApplicationOptions
     ContentRootPath = AppContext.BaseDirectory,
     WebRootPath = switches.Web,
 });
+// One line of JSON each, so that a program can read them; the request's number stands in all that belong to it.
+builder.Logging.ClearProviders();
+builder.Logging.AddJsonConsole(json => (json.IncludeScopes, json.UseUtcTimestamp, json.TimestampFormat) = (true, true, "yyyy-MM-dd'T'HH:mm:ss.fff'Z'"));
 builder.Logging.AddFilter("Microsoft", LogLevel.Warning);
 // What comes of a call to a supplier is said by the order; its tries are not the log's business.
 builder.Logging.AddFilter("System.Net.Http", LogLevel.Warning);
 builder.Logging.AddFilter("Polly", LogLevel.Critical);
 // A start that fails is said in one line below, not as a stack of calls.
 builder.Logging.AddFilter("Microsoft.Extensions.Hosting", LogLevel.None);
-builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = 1 << 20);
-// Loopback only: there is no sign-in yet.
-builder.WebHost.UseUrls($"http://127.0.0.1:{switches.Port}");
+// That keys lie in the shop's folder as they are is meant: whoever reads that folder has the shop.
+builder.Logging.AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error);
+builder.WebHost.ConfigureKestrel(kestrel =>
+{
+    kestrel.Limits.MaxRequestBodySize = 1 << 20;
+    kestrel.AddServerHeader = false;
+    if (switches is { Listen: { } address, Secured: { } pem })
+        kestrel.Listen(System.Net.IPAddress.Parse(address), switches.Port, listen => listen.UseHttps(X509Certificate2.CreateFromPemFile(pem.Certificate, pem.Key)));
+});
+// This machine alone, unless others are asked for.
+if (switches.Listen is null)
+    builder.WebHost.UseUrls($"http://127.0.0.1:{switches.Port}");
+// A page from elsewhere must not reach the shop under a name of its own.
+builder.Configuration["AllowedHosts"] = string.Join(';', (string[])["localhost", "127.0.0.1", .. switches.Listen is { } listening ? [listening] : (string[])[], .. switches.Names]);
 builder.Services.ConfigureHttpJsonOptions(json => Wire.Configure(json.SerializerOptions));
 builder.Services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
 builder.Services.AddOpenApi(Wire.Configure);
-builder.Services.AddProblemDetails();
+builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails = about => about.ProblemDetails.Extensions["requestId"] = about.HttpContext.TraceIdentifier);
+builder.Services.AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme).AddCookie(cookie =>
+{
+    (cookie.Cookie.Name, cookie.Cookie.SameSite, cookie.Cookie.HttpOnly) = ("iron-loop", SameSiteMode.Strict, true);
+    // How long it lasts is kept by the shop, which can end it.
+    (cookie.ExpireTimeSpan, cookie.SlidingExpiration) = (Sessions.Longest, false);
+});
+builder.Services.AddAntiforgery(forgery => (forgery.HeaderName, forgery.Cookie.Name, forgery.Cookie.SameSite) = (Doorkeeper.Token, "iron-loop-page", SameSiteMode.Strict));
+builder.Services.AddOptions<KeyManagementOptions>().Configure<IConfiguration>((keys, configuration) =>
+    keys.XmlRepository = new FileSystemXmlRepository(new DirectoryInfo(Path.Combine(configuration["data"] ?? switches.Data, "keys")), NullLoggerFactory.Instance));
+builder.Services.AddSingleton(new Doorway(isOpen: switches.Demo));
+builder.Services.AddSingleton<WrongTries>();
+builder.Services.AddSingleton<Changes>();
+Metrics.Add(builder.Services);
 builder.Services.AddExceptionHandler<Problems>();
 builder.Services.AddResponseCompression(compression => compression.EnableForHttps = false);
 builder.Services.Configure<GzipCompressionProviderOptions>(gzip => gzip.Level = System.IO.Compression.CompressionLevel.Optimal);
@@ -120,45 +154,72 @@ app.UseStaticFiles(new StaticFileOptions
     OnPrepareResponse = file => file.Context.Response.Headers.CacheControl =
         file.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal) ? "public, max-age=31536000, immutable" : "no-cache",
 });
-app.MapOpenApi("/api/openapi/{documentName}.json");
-app.MapHealth();
-app.MapFit();
+app.UseOpenTelemetryPrometheusScrapingEndpoint(Metrics.IsAsked);
+app.MapOpenApi("/api/openapi/{documentName}.json").WithMetadata(new NeedsNobody());
+app.UseAuthentication();
+app.UseMiddleware<Doorkeeper>();
+// Figures in, figures out: nothing of the shop is told or changed.
+var figures = app.NeedNobody();
+figures.MapHealth();
+figures.MapFit();
+figures.MapJudge();
+app.MapDoor();
+app.MapChanges();
+// Over the counter.
 app.MapRack();
 app.MapTakeIn();
 app.MapTakeInSheet();
 app.MapGauge();
 app.MapThreeWays();
 app.MapOwnBracelet();
-app.MapCaliper();
-app.MapJudge();
 app.MapMatch();
 app.MapLookUp();
-app.MapSpringBars();
-app.MapCatalogue();
-app.MapLimits();
-app.MapBands();
-app.MapClasp();
-app.MapParts();
 app.MapOrders();
-app.MapSize();
-app.MapWhatIf();
-app.MapSchool();
-app.MapStraps();
-app.MapBench();
 app.MapHandOver();
 app.MapPaper();
 app.MapLabels();
 app.MapLog();
-app.MapLongWork();
-app.MapBackups();
 app.MapOpenFiles();
-app.MapClients();
+// At the bench, and on the shelves.
+var bench = app.ChangesNeed(Role.Fitter);
+bench.MapSpringBars();
+bench.MapCatalogue();
+bench.MapBands();
+bench.MapClasp();
+bench.MapParts();
+bench.MapSize();
+bench.MapWhatIf();
+bench.MapStraps();
+bench.MapBench();
+// The house.
+var house = app.ChangesNeed(Role.Lead);
+house.MapHands();
+house.MapLimits();
+house.MapSchool();
+house.MapCaliper();
+house.MapLongWork();
+house.MapBackups();
+house.MapClients();
 app.MapFallback("/api/{**rest}", static context => Results.Problem(statusCode: StatusCodes.Status404NotFound, title: "There is no such call.").ExecuteAsync(context));
-app.MapFallbackToFile("index.html");
+app.MapFallbackToFile("index.html").WithMetadata(new NeedsNobody());
 
 if (isRealStart)
 {
-    var shop = app.Services.GetRequiredService<ShopFile>();
+    ShopFile shop;
+    try
+    {
+        shop = app.Services.GetRequiredService<ShopFile>();
+    }
+    catch (Exception failed) when (StartTrouble.Explain(failed, switches.Data) is { } trouble)
+    {
+        await Console.Error.WriteLineAsync(trouble);
+        return 3;
+    }
+    if (Doorway.WhyNotBeyond(switches, shop) is { } refused)
+    {
+        await Console.Error.WriteLineAsync(refused);
+        return 2;
+    }
     if (switches.Demo || app.Configuration["demo"] == "yes")
         DemoShop.FillWhenEmpty(shop, app.Services.GetRequiredService<TimeProvider>());
 }

@@ -18,12 +18,22 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
     /// <summary>A backup that is put in the shop's place before anything else; null where the shop stays.</summary>
     public string? Restore { get; init; }
 
+    /// <summary>An address beyond this machine to listen at, such as 192.168.1.20 or 0.0.0.0; null for this machine alone.</summary>
+    public string? Listen { get; init; }
+
+    /// <summary>Names other machines may call it by, besides the address.</summary>
+    public IReadOnlyList<string> Names { get; init; } = [];
+
+    /// <summary>The certificate and its key, as PEM files, that others are answered with.</summary>
+    public (string Certificate, string Key)? Secured { get; init; }
+
     public const int UsualPort = 5180;
 
     public static bool TryRead(string[] args, [NotNullWhen(true)] out Switches? switches, [NotNullWhen(false)] out string? why)
     {
         var (port, data, demo, web, standIns, restore) = (UsualPort, (string?)null, false, (string?)null, 0, (string?)null);
-        var rest = new List<string>();
+        var (listen, certificate, key) = ((string?)null, (string?)null, (string?)null);
+        var (rest, names) = (new List<string>(), new List<string>());
         (switches, why) = (null, null);
         for (var i = 0; i < args.Length; i++)
         {
@@ -32,7 +42,7 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
                 case "--demo":
                     demo = true;
                     break;
-                case "--port" or "--data" or "--web" or "--stand-ins" or "--restore" when i + 1 >= args.Length:
+                case "--port" or "--data" or "--web" or "--stand-ins" or "--restore" or "--listen" or "--name" or "--certificate" or "--key" when i + 1 >= args.Length:
                     why = $"{args[i]} needs a value.";
                     return false;
                 case "--port" or "--stand-ins":
@@ -50,6 +60,23 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
                 case "--restore":
                     restore = args[++i];
                     break;
+                case "--listen":
+                    listen = args[++i];
+                    if (!System.Net.IPAddress.TryParse(listen, out _))
+                    {
+                        why = $"--listen is {listen}; allowed is an address of this machine such as 192.168.1.20, or 0.0.0.0 for all of them.";
+                        return false;
+                    }
+                    break;
+                case "--name":
+                    names.Add(args[++i]);
+                    break;
+                case "--certificate":
+                    certificate = args[++i];
+                    break;
+                case "--key":
+                    key = args[++i];
+                    break;
                 case "--web":
                     web = Path.GetFullPath(args[++i]);
                     break;
@@ -58,7 +85,18 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
                     break;
             }
         }
-        switches = new Switches(port, data ?? (demo ? "data/demo" : "data/shop"), demo, web, standIns, [.. rest]) { Restore = restore };
+        if (listen is not null && (certificate is null || key is null))
+        {
+            why = "--listen needs --certificate FILE and --key FILE (PEM): passphrases must not cross the network in clear. docs/operations.md says how to make them.";
+            return false;
+        }
+        switches = new Switches(port, data ?? (demo ? "data/demo" : "data/shop"), demo, web, standIns, [.. rest]) 
+        {
+            Restore = restore,
+            Listen = listen,
+            Names = names,
+            Secured = certificate is not null && key is not null ? (certificate, key) : null,
+        };
         return true;
     }
 }

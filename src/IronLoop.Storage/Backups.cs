@@ -19,6 +19,9 @@ public sealed class Backups(ShopFile shop)
     private const string Prefix = "iron-loop-";
     private const string Stamp = "yyyyMMdd'T'HHmmss'Z'";
 
+    // What SQLite says of a file that is none, or none any more: https://sqlite.org/rescode.html
+    private const int Corrupt = 11, NoDatabase = 26;
+
     private readonly string _folder = Path.Combine(Path.GetDirectoryName(shop.Path)!, "backups");
 
     /// <summary>The backups there are, the newest first.</summary>
@@ -86,11 +89,14 @@ public sealed class Backups(ShopFile shop)
         Check(path);
         var before = Make(at);
         PutIn(shop, path);
+        using (var was = Connect(Path.Combine(_folder, before.Name), SqliteOpenMode.ReadOnly))
+        using (var live = shop.Connect())
+            DoorKept.CarryOver(was, live);
         BringPhotosBack();
         return before;
     }
 
-    /// <summary>Puts a file that was kept elsewhere in the shop's place; for the command line, with no server running.</summary>
+    /// <summary>Puts a file that was kept elsewhere in the shop's place.</summary>
     /// <exception cref="IOException">The file is no whole shop; the shop is as it was.</exception>
     public static void PutIn(ShopFile shop, string path)
     {
@@ -100,6 +106,30 @@ public sealed class Backups(ShopFile shop)
             copy.BackupDatabase(live);
         shop.BringUpToDate();
         shop.BandChanges.All();
+    }
+
+    /// <summary>
+    /// Puts a file that was kept elsewhere in the place of the shop in a folder, which may be damaged: a damaged one is moved aside first.
+    /// For the command line, with no server running.
+    /// </summary>
+    /// <returns>The damaged file, moved aside; null when the shop there was whole.</returns>
+    /// <exception cref="IOException">The file is no whole shop; the folder is as it was.</exception>
+    public static string? PutIn(string folder, string path, DateTimeOffset at)
+    {
+        Check(path);
+        string? aside = null;
+        try
+        {
+            var shop = ShopFile.Open(folder);
+            PutIn(shop, path);
+        }
+        catch (Exception damaged) when (damaged.GetBaseException() is SqliteException { SqliteErrorCode: Corrupt or NoDatabase })
+        {
+            ShopFile.LetGo();
+            aside = ShopFile.MoveAside(folder, $"damaged-{at.UtcDateTime.ToString(Stamp, CultureInfo.InvariantCulture)}");
+            PutIn(ShopFile.Open(folder), path);
+        }
+        return aside;
     }
 
     /// <summary>Opens a file and looks whether it is a whole shop.</summary>

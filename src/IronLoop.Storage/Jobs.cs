@@ -37,7 +37,11 @@ public sealed record Job(
     long? PriceCents,
     DateTimeOffset? ReferredAt,
     string ReferNote,
-    PullThroughWay Way);
+    PullThroughWay Way)
+{
+    /// <summary>Counted up by every change.</summary>
+    public long Version { get; init; } = 1;
+}
 
 /// <summary>The shop's jobs.</summary>
 public static class Jobs
@@ -66,6 +70,11 @@ public static class Jobs
     /// <summary>A job, or null when there is none of that number.</summary>
     public static Job? Find(ShopWork work, long id) =>
         work.Query($"{Select} WHERE job.id = $id", Read, ("$id", id)).SingleOrDefault();
+
+    /// <summary>The version a job is at; null when there is none of that number.</summary>
+    public static JobVersion? VersionOf(ShopWork work, long id) =>
+        work.Query("SELECT version, changed_by, changed_at FROM job WHERE id = $id",
+            row => new JobVersion(row.Number("version"), row.Text("changed_by"), row.Maybe("changed_at", Columns.Time)), ("$id", id)).SingleOrDefault();
 
     /// <summary>The open jobs in which every word sought is found, by the day they are promised for.</summary>
     /// <param name="work">The piece of work.</param>
@@ -143,5 +152,8 @@ public static class Jobs
         row.Maybe("price_cents", Columns.Number),
         row.Maybe("referred_at", Columns.Time),
         row.Text("refer_note"),
-        row.Choice<PullThroughWay>("worn_way"));
+        row.Choice<PullThroughWay>("worn_way"))
+    {
+        Version = row.Number("version"),
+    };
 }

@@ -14,10 +14,10 @@ public sealed record LogEntry(long JobId, DateTimeOffset At, string By, Station 
 /// <summary>The shop's log: what was done, by whom, when.</summary>
 public static class Log
 {
-    /// <summary>Writes a line.</summary>
+    /// <summary>Writes a line; whoever is signed in has done it, whoever's job it is.</summary>
     public static void Write(ShopWork work, long jobId, DateTimeOffset at, string by, Station station, string words) =>
         work.Execute("INSERT INTO log_entry (job_id, at, by, station, words) VALUES ($job, $at, $by, $station, $words)",
-            ("$job", jobId), ("$at", at), ("$by", by), ("$station", station), ("$words", words));
+            ("$job", jobId), ("$at", at), ("$by", Hand.AtWork?.By ?? by), ("$station", station), ("$words", words));
 
     /// <summary>The lines of jobs, in the order they were written.</summary>
     public static ILookup<long, LogEntry> Of(ShopWork work, IEnumerable<long> jobs) =>

@@ -49,6 +49,19 @@ public sealed class ShopFile
         return shop;
     }
 
+    /// <summary>Moves the file in a folder aside, with what was written ahead of it.</summary>
+    /// <returns>Where it is now.</returns>
+    internal static string MoveAside(string folder, string name)
+    {
+        var to = System.IO.Path.Combine(folder, $"iron-loop.{name}.db");
+        foreach (var end in (string[])["", "-wal", "-shm"])
+        {
+            if (File.Exists(System.IO.Path.Combine(folder, FileName + end)))
+                File.Move(System.IO.Path.Combine(folder, FileName + end), to + end);
+        }
+        return to;
+    }
+
     /// <summary>Runs the migrations it lacks, and makes what is made from the rest.</summary>
     internal void BringUpToDate()
     {
@@ -61,7 +74,21 @@ public sealed class ShopFile
     }
 
     /// <summary>Begins a piece of work: everything in it is stored together by <see cref="ShopWork.Keep"/>, or not at all.</summary>
-    public ShopWork Begin() => new(Connect(), writing: true, BandChanges.Add);
+    /// <exception cref="StaleException">The job under the hand at work was changed since it was seen.</exception>
+    public ShopWork Begin()
+    {
+        var work = new ShopWork(Connect(), writing: true, BandChanges.Add);
+        try
+        {
+            Hand.AtWork?.LayOn(work);
+            return work;
+        }
+        catch
+        {
+            work.Dispose();
+            throw;
+        }
+    }
 
     /// <summary>Begins a piece of work that only reads, and sees one moment of the shop.</summary>
     public ShopWork Look() => new(Connect(), writing: false, _ => { });

@@ -14,6 +14,7 @@ public sealed class ShopWork : IDisposable
     private readonly SqliteTransaction _transaction;
     private readonly Action<IReadOnlyCollection<long>> _onBandsKept;
     private readonly HashSet<long> _bandsChanged = [];
+    private Action? _onKept;
     private readonly Dictionary<string, SqliteCommand> _prepared = new(StringComparer.Ordinal);
 
     internal ShopWork(SqliteConnection connection, bool writing, Action<IReadOnlyCollection<long>> onBandsKept)
@@ -27,9 +28,13 @@ public sealed class ShopWork : IDisposable
     public void Keep()
     {
         _transaction.Commit();
+        _onKept?.Invoke();
         if (_bandsChanged.Count > 0)
             _onBandsKept(_bandsChanged);
     }
+
+    /// <summary>Says what is to be done once this piece of work is stored.</summary>
+    internal void OnKept(Action then) => _onKept = then;
 
     /// <summary>Says that a band is changed in this piece of work.</summary>
     internal void BandChanged(long id) => _bandsChanged.Add(id);

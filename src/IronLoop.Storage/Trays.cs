@@ -21,10 +21,10 @@ public static class Trays
                 new TrayMove(row.Text("part"), row.Count("count"), row.Choice<TrayPlace>("from_place"), row.Choice<TrayPlace>("to_place")), row.Text("why")),
             ("$job", jobId));
 
-    /// <summary>Writes a line.</summary>
+    /// <summary>Writes a line; whoever is signed in has done it, whoever's job it is.</summary>
     public static void Write(ShopWork work, long jobId, TrayEntry entry) =>
         work.Execute(
             "INSERT INTO tray_entry (job_id, at, by, step, part, count, from_place, to_place, why) VALUES ($job, $at, $by, $step, $part, $count, $from, $to, $why)",
-            ("$job", jobId), ("$at", entry.At), ("$by", entry.By), ("$step", entry.Step), ("$part", entry.Move.Part), ("$count", entry.Move.Count),
+            ("$job", jobId), ("$at", entry.At), ("$by", Hand.AtWork?.By ?? entry.By), ("$step", entry.Step), ("$part", entry.Move.Part), ("$count", entry.Move.Count),
             ("$from", entry.Move.From), ("$to", entry.Move.To), ("$why", entry.Why));
 }

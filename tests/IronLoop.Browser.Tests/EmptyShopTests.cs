@@ -7,14 +7,14 @@ public sealed class EmptyShopTests
     {
         using var shop = new RunningShop(demo: false);
         using var screen = new Screen(shop.Address);
-        screen.Go("/");
+        screen.EnterFirstLead();
         screen.UntilSays("No job hangs on the rack.");
         screen.Go("/log");
         screen.UntilSays("Nothing has been logged yet.");
         screen.Go("/take-in");
         screen.Type("client", "Ida Brook");
         screen.Type("watch", "Ostwick");
-        screen.Type("by", "IB");
+        screen.Find("[name=by]").GetAttribute("value").ShouldBe("IB", "whoever is signed in");
         screen.Press("Hang it on the rack");
         screen.UntilSays("Still to gauge");
         var job = screen.Path.Replace("/gauge", "", StringComparison.Ordinal);

@@ -127,6 +127,7 @@ public sealed class HandOverTests : IDisposable
 
         using var empty = new RunningShop(demo: false);
         using var screen = new Screen(empty.Address);
+        screen.EnterFirstLead();
         screen.Go("/house/archive");
         screen.Find("input[name=archive]").SendKeys(foreign);
         screen.UntilSays("This is no archive of a shop");

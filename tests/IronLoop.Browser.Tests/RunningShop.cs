@@ -36,6 +36,9 @@ public sealed class RunningShop : IDisposable
     /// <summary>The address it answers at; the same after a restart, so that an open page finds it again.</summary>
     public string Address { get; }
 
+    /// <summary>Its database file.</summary>
+    public string Database => Path.Combine(_folder, "iron-loop.db");
+
     public void Kill() => Stop();
 
     /// <summary>Starts it again on the same folder, killed before if it still runs.</summary>

@@ -33,6 +33,22 @@ public sealed class Screen : IDisposable
         Until(() => _driver.FindElement(By.CssSelector(".frame")).Displayed);
     }
 
+    /// <summary>In a shop that nobody is entered in: makes the first lead, who is signed in then.</summary>
+    public void EnterFirstLead(string initials = "IB", string passphrase = "seven grey herring boats")
+    {
+        Go("/");
+        UntilSays("Enter the first lead.");
+        SignIn(initials, passphrase, "Enter the first lead");
+    }
+
+    public void SignIn(string initials, string passphrase, string act = "Sign in")
+    {
+        Type("initials", initials);
+        Type("passphrase", passphrase);
+        Press(act);
+        UntilSays("Sign out");
+    }
+
     public void Reload() => _driver.Navigate().Refresh();
 
     /// <summary>Waits until something holds; fails with what was on the screen when it does not.</summary>

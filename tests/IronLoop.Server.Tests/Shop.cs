@@ -3,6 +3,7 @@ using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using IronLoop.Server.Door;
 using IronLoop.Storage;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
@@ -27,7 +28,8 @@ public sealed class Shop : IDisposable
     private readonly bool _ownsFolder;
     private readonly WebApplicationFactory<Program> _factory;
 
-    public Shop(bool demo = false, string? folder = null, string? suppliers = null)
+    /// <param name="door">Whether one has to sign in; most of what is tested is not about that.</param>
+    public Shop(bool demo = false, string? folder = null, string? suppliers = null, bool door = false)
     {
         _ownsFolder = folder is null;
         Folder = folder ?? Directory.CreateTempSubdirectory("iron-loop-").FullName;
@@ -45,9 +47,14 @@ public sealed class Shop : IDisposable
             host.UseSetting("suppliers", suppliers);
             // The clock here stands still, so a wait would never end.
             host.UseSetting("suppliersRetryDelay", "0");
-            host.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(Clock));
+            host.ConfigureTestServices(services =>
+            {
+                services.AddSingleton<TimeProvider>(Clock);
+                if (!door)
+                    services.AddSingleton(new Doorway(isOpen: true));
+            });
         });
-        Client = _factory.CreateClient();
+        Client = OpenPage().GetAwaiter().GetResult();
     }
 
     public string Folder { get; }
@@ -55,6 +62,26 @@ public sealed class Shop : IDisposable
     public FakeTimeProvider Clock { get; } = new(new DateTimeOffset(2026, 11, 24, 9, 0, 0, TimeSpan.Zero));
 
     public HttpClient Client { get; }
+
+    /// <summary>A browser of its own with a page of the shop open: what it changes carries the page's sign.</summary>
+    public async Task<HttpClient> OpenPage()
+    {
+        var client = _factory.CreateClient();
+        await Sign(client);
+        return client;
+    }
+
+    /// <summary>Asks the door for the sign that a page's changes carry; it is another for whoever signs in.</summary>
+    public static async Task<JsonNode> Sign(HttpClient client)
+    {
+        var door = JsonNode.Parse(await client.GetStringAsync("/api/door"))!;
+        client.DefaultRequestHeaders.Remove(Doorkeeper.Token);
+        client.DefaultRequestHeaders.Add(Doorkeeper.Token, door["token"]!.GetValue<string>());
+        return door;
+    }
+
+    /// <summary>The host itself, for a caller that is no browser.</summary>
+    public HttpMessageHandler Handler => _factory.Server.CreateHandler();
 
     public ShopFile File => _factory.Services.GetRequiredService<ShopFile>();
 

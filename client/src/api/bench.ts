@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import createClient from 'openapi-fetch'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { api } from './http'
 import { answered } from './shop'
-import type { components, paths } from './schema'
+import type { components } from './schema'
 
 type Schemas = components['schemas']
 export type BenchSheet = Schemas['BenchSheet']
@@ -11,8 +11,6 @@ export type BenchPlace = Schemas['PlaceWire']
 export type BenchSetup = Schemas['SetupWire']
 export type TrayAct = Schemas['TrayAct']
 export type Tried = Schemas['TriedSheet']
-
-const api = createClient<paths>({ baseUrl: '' })
 
 /** The bench of one job; asked for again now and then, so that two devices show the same. */
 export function useBench(jobId: MaybeRefOrGetter<number>) {

@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import createClient from 'openapi-fetch'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { api } from './http'
 import { answered } from './shop'
-import type { components, paths } from './schema'
+import type { components } from './schema'
 
 type Schemas = components['schemas']
 export type ClaspSheet = Schemas['ClaspSheetWire']
@@ -14,8 +14,6 @@ export type ClaspSeen = Schemas['ClaspSeenWire']
 export type OwnPart = Schemas['OwnPartWire']
 export type OwnPartKind = Schemas['OwnPartKind']
 export type PartOffers = Schemas['PartOffersWire']
-
-const api = createClient<paths>({ baseUrl: '' })
 
 export function useClaspKey() {
   return useQuery({

@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import createClient from 'openapi-fetch'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { api } from './http'
 import { answered } from './shop'
-import type { components, paths } from './schema'
+import type { components } from './schema'
 
 type Schemas = components['schemas']
 export type BraceletFields = Schemas['OwnBraceletFields']
@@ -23,8 +23,6 @@ export type TryOnFields = Schemas['TryOnWire']
 export type Ways = Schemas['WaysWire']
 export type WornAt = NonNullable<Schemas['GaugeWire']['wornAt']>
 export type WristVisit = Schemas['WristVisitWire']
-
-const api = createClient<paths>({ baseUrl: '' })
 
 /** The gauging sheet of one job, and what can be entered on it. Every entry answers with the sheet as it then is. */
 export function useGauge(jobId: MaybeRefOrGetter<number>) {

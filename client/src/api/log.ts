@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
-import createClient from 'openapi-fetch'
 import { computed, ref, toValue, type MaybeRefOrGetter } from 'vue'
+import { api } from './http'
 import { answered } from './shop'
 import type { components, paths } from './schema'
 
@@ -12,8 +12,6 @@ export type LongWork = Schemas['LongWorkWire']
 export type LabelPrinter = Schemas['LabelPrinter']
 export type PrinterKind = Schemas['PrinterKind']
 export type LogQuestion = NonNullable<paths['/api/log']['get']['parameters']['query']>
-
-const api = createClient<paths>({ baseUrl: '' })
 
 export function useLog(question: MaybeRefOrGetter<LogQuestion>) {
   return useQuery({

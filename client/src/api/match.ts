@@ -1,9 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import createClient from 'openapi-fetch'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { api, send } from './http'
 import { answered, type Verdict } from './shop'
 import { RefusedError, type Problem } from './refused'
-import type { components, paths } from './schema'
+import type { components } from './schema'
 
 type Schemas = components['schemas']
 export type Match = Schemas['MatchWire']
@@ -15,8 +15,6 @@ export type Catalogue = Schemas['CatalogueWire']
 export type Limit = Schemas['LimitWire']
 export type SpringBar = Schemas['SpringBarWire']
 export type SpringBarSheet = Schemas['SpringBarSheet']
-
-const api = createClient<paths>({ baseUrl: '' })
 
 /** What the list is narrowed to. */
 export interface MatchFilter {
@@ -122,7 +120,7 @@ export function useSpringBars() {
 
 /** Reads a catalogue file; nothing is stored yet. */
 export async function readCatalogue(file: File): Promise<Catalogue> {
-  const response = await fetch('/api/catalogue', { method: 'POST', body: file })
+  const response = await send(new Request('/api/catalogue', { method: 'POST', body: file }))
   const answer: unknown = await response.json()
   if (!response.ok) throw new RefusedError(answer as Problem, response.status)
   return answer as Catalogue

@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import createClient from 'openapi-fetch'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { api } from './http'
 import { answered } from './shop'
-import type { components, paths } from './schema'
+import type { components } from './schema'
 
 type Schemas = components['schemas']
 export type Part = Schemas['PartWire']
@@ -11,8 +11,6 @@ export type PartSheet = Schemas['PartSheet']
 export type Order = Schemas['OrderWire']
 export type OrderBook = Schemas['OrderBookWire']
 export type OrderState = Schemas['OrderState']
-
-const api = createClient<paths>({ baseUrl: '' })
 
 export function useParts() {
   const queries = useQueryClient()

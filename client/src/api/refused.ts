@@ -13,7 +13,9 @@ export class RefusedError extends Error {
     problem: Problem,
     readonly status = 0,
   ) {
-    super(problem.title ?? `The server answered ${status}.`)
+    // A fault of the server's is found in its log by this number.
+    const number = status >= 500 && problem.requestId ? ` (request ${problem.requestId})` : ''
+    super((problem.title ?? `The server answered ${status}.`) + number)
     this.fields = problem.errors ?? {}
   }
 }

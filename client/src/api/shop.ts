@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
-import createClient from 'openapi-fetch'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { RefusedError, type Problem } from './refused'
-import type { components, paths } from './schema'
+import { api, send } from './http'
+import type { components } from './schema'
 
 type Schemas = components['schemas']
 export type Attachment = NonNullable<Schemas['GaugeWire']['attachment']>
@@ -37,8 +37,6 @@ export type TakeInSheet = Schemas['TakeInSheet']
 export type Temper = Schemas['Temper']
 export type Verdict = Schemas['Verdict']
 export type WearPreference = NonNullable<Schemas['GaugeWire']['wear']>
-
-const api = createClient<paths>({ baseUrl: '' })
 
 /** Waits for an answer and turns a refusal, or a server that does not answer, into one kind of error. */
 export async function answered<T>(
@@ -123,7 +121,12 @@ export function useJob(jobId: MaybeRefOrGetter<number>) {
       queryKey: computed(() => ['loop', id.value]),
       queryFn: () => answered(api.GET('/api/jobs/{id}/loop', path())),
     }),
-    correct: change((body: TakeIn) => answered(api.PUT('/api/jobs/{id}/take-in', { ...path(), body }))),
+    /** Puts right what was heard, as it was seen at a version of the job. */
+    correct: change(({ body, seen }: { body: TakeIn; seen: number }) =>
+      answered(
+        api.PUT('/api/jobs/{id}/take-in', { ...path(), headers: { 'If-Match': `"${seen}"` }, body }),
+      ),
+    ),
     arrange: reshape((body: ByHand) => answered(api.PUT('/api/jobs/{id}/size', { ...path(), body }))),
     backToPlan: reshape<void>(() => answered(api.DELETE('/api/jobs/{id}/size', path()))),
     habits: useQuery({
@@ -179,7 +182,9 @@ export function useTakeInSheet(jobId: MaybeRefOrGetter<number>) {
     ),
     addPhoto: change(async (file: File) => {
       // The picture goes as it is: the generated client knows JSON bodies only.
-      const response = await fetch(`/api/jobs/${id.value}/take-in/photos`, { method: 'POST', body: file })
+      const response = await send(
+        new Request(`/api/jobs/${id.value}/take-in/photos`, { method: 'POST', body: file }),
+      )
       const answer: unknown = await response.json()
       if (!response.ok) throw new RefusedError(answer as Problem, response.status)
       return answer as TakeInSheet

@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import createClient from 'openapi-fetch'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { api } from './http'
 import { answered, type LoopSheet } from './shop'
-import type { components, paths } from './schema'
+import type { components } from './schema'
 
 type Schemas = components['schemas']
 export type OddLink = Schemas['OddLink']
@@ -11,8 +11,6 @@ export type School = Schemas['SchoolWire']
 export type StockLink = Schemas['StockLinkWire']
 export type StrapLength = Schemas['StrapLengthWire']
 export type Worn = Schemas['WornWire']
-
-const api = createClient<paths>({ baseUrl: '' })
 
 /** What is tried at Size beside the plan itself. */
 export function useSize(jobId: MaybeRefOrGetter<number>) {

@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { computed, watchEffect } from 'vue'
+import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { useTheme } from 'vuetify'
+import { useDoor } from '../api/door'
+import { useLive } from '../api/live'
 import JobRack from './JobRack.vue'
 
 const evening = useLocalStorage('iron-loop-evening', false)
-const theme = useTheme()
+const { door, signOut } = useDoor()
+const { isLive } = useLive()
 const route = useRoute()
 /** On a phone the rack makes way for the job; the name above leads back to it. */
 const inJob = computed(() => route.params.id !== undefined)
-watchEffect(() => theme.change(evening.value ? 'evening' : 'paper'))
 </script>
 
 <template>
@@ -30,6 +31,14 @@ watchEffect(() => theme.change(evening.value ? 'evening' : 'paper'))
         <v-btn variant="text" to="/house">House</v-btn>
         <v-btn variant="text" @click="evening = !evening">{{ evening ? 'Daylight' : 'Evening' }}</v-btn>
       </div>
+      <p class="quiet who">
+        <template v-if="door?.isOpen">Demo: open without a password, at this machine only.</template>
+        <template v-else
+          >{{ door?.initials }}, {{ door?.role }}
+          <v-btn variant="text" @click="signOut()">Sign out</v-btn></template
+        >
+        <span v-if="!isLive" role="status"> Not heard from the server; trying again.</span>
+      </p>
     </nav>
     <main class="bench"><router-view /></main>
   </div>
@@ -80,6 +89,10 @@ watchEffect(() => theme.change(evening.value ? 'evening' : 'paper'))
   justify-content: space-between;
   border-top: 1px solid rgb(var(--v-theme-hairline));
   padding-top: 6px;
+}
+.who {
+  font-size: 14px;
+  line-height: 1.25;
 }
 .bench {
   min-width: 0;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ByField from './ByField.vue'
 import { computed, reactive, ref } from 'vue'
 import { useObservations } from '../api/log'
 import { saidOf, titleOf } from '../api/refused'
@@ -44,12 +45,11 @@ async function keep(id: number) {
             name="heard"
             :error-messages="saidOf(error, '$.heard')"
           />
-          <v-text-field
+          <ByField
             v-model="form.by"
             density="compact"
             label="Initials"
-            name="by"
-            :error-messages="saidOf(error, '$.by')"
+            :errors="saidOf(error, '$.by')"
           />
           <v-btn type="submit" color="primary">Keep</v-btn>
           <p v-if="titleOf(error)" class="refused" role="alert">{{ titleOf(error) }}</p>

@@ -4,6 +4,7 @@ import { useRoute } from 'vue-router'
 import ArchiveView from './ArchiveView.vue'
 import CaliperSettings from './CaliperSettings.vue'
 import CatalogueView from './CatalogueView.vue'
+import HandsView from './HandsView.vue'
 import LimitsView from './LimitsView.vue'
 import OrdersView from './OrdersView.vue'
 import PartsView from './PartsView.vue'
@@ -19,6 +20,7 @@ const parts = [
   { part: 'caliper', title: 'Caliper', view: CaliperSettings },
   { part: 'printer', title: 'Label printer', view: PrinterSettings },
   { part: 'archive', title: 'Archive', view: ArchiveView },
+  { part: 'hands', title: 'Hands', view: HandsView },
 ] as const
 const route = useRoute()
 const here = computed(() => parts.find((p) => p.part === route.params.part) ?? parts[0])

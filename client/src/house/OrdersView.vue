@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ByField from '../frame/ByField.vue'
 import { reactive, ref, watch } from 'vue'
 import { useOrders, type Order, type OrderState } from '../api/parts'
 import { saidOf, wholeOf } from '../api/refused'
@@ -62,13 +63,12 @@ watch(
     <p class="says">
       What is missing is ordered by its measured figures; what comes in goes to the jobs that wait for it.
     </p>
-    <v-text-field
+    <ByField
       v-model="by"
       class="by"
       density="compact"
       label="Your initials"
-      name="by"
-      :error-messages="saidOf(error, '$.by')"
+      :errors="saidOf(error, '$.by')"
     />
     <p v-if="error" class="refused" role="alert">{{ wholeOf(error) }}</p>
 

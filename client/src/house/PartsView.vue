@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ByField from '../frame/ByField.vue'
 import { computed, reactive, ref } from 'vue'
 import { useParts, useStockEntries, type Part, type PartKind } from '../api/parts'
 import { saidOf, wholeOf } from '../api/refused'
@@ -90,12 +91,11 @@ const adding = ref(false)
         name="reason"
         :error-messages="saidOf(error, '$.reason')"
       />
-      <v-text-field
+      <ByField
         v-model="by"
         density="compact"
         label="Counted by"
-        name="by"
-        :error-messages="saidOf(error, '$.by')"
+        :errors="saidOf(error, '$.by')"
       />
       <v-btn type="submit" color="primary" :disabled="differ.length === 0"
         >Book {{ differ.length }} counts</v-btn

@@ -41,6 +41,8 @@ public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, 
     /// <summary>The sentence a station opens with: what is missing or what is next.</summary>
     public string Says(Station station) => station switch
     {
+        // Whoever comes to the job, on whatever device, must see at once that it is held.
+        not Station.TakeIn and not Station.Gauge when Referred && !Closed => "On hold: referred to a watchmaker. Nothing is worked on until it is taken back.",
         Station.TakeIn => Closed ? "This job is handed over and in the log."
             : Referred ? "Referred to a watchmaker; nothing is worked on until it is taken back."
             : "Taken in. Correct anything here that was heard wrong.",

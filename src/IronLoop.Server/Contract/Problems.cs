@@ -4,6 +4,7 @@ using System.Text.Json.Serialization;
 using System.Text.RegularExpressions;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Measuring;
+using IronLoop.Storage;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Mvc;
@@ -14,7 +15,11 @@ namespace IronLoop.Server.Contract;
 /// <summary>Every refusal and fault leaves as problem details (RFC 9457), with the errors by JSON path.</summary>
 internal sealed partial class Problems(IProblemDetailsService service, ILogger<Problems> log) : IExceptionHandler
 {
-    private const int SqliteBusy = 5;
+    // What SQLite says: https://sqlite.org/rescode.html
+    private const int SqliteBusy = 5, SqliteLocked = 6, SqliteReadOnly = 8, SqliteInputOutput = 10, SqliteCorrupt = 11, SqliteFull = 13, SqliteCannotOpen = 14, SqliteNoDatabase = 26;
+
+    // What Linux says when a disk is full, in the low half of an IOException's number.
+    private const int NoSpaceLeft = 28;
 
     public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
     {
@@ -22,6 +27,8 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
         if (problem.Status >= 500)
             log.LogError(exception, "Request {RequestId} failed", httpContext.TraceIdentifier);
         problem.Extensions["requestId"] = httpContext.TraceIdentifier;
+        if (exception is RefusedException { RetryAfterSeconds: { } seconds })
+            httpContext.Response.Headers.RetryAfter = seconds.ToString(System.Globalization.CultureInfo.InvariantCulture);
         httpContext.Response.StatusCode = problem.Status!.Value;
         return await service.TryWriteAsync(new ProblemDetailsContext { HttpContext = httpContext, ProblemDetails = problem });
     }
@@ -38,10 +45,29 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
             new Dictionary<string, string[]> { ["$"] = [bad.Message] }),
         PlanTooLargeException tooLarge => Make(StatusCodes.Status422UnprocessableEntity, tooLarge.Message,
             new Dictionary<string, string[]> { ["$.bracelet"] = [tooLarge.Message] }),
-        SqliteException { SqliteErrorCode: SqliteBusy } => Make(StatusCodes.Status503ServiceUnavailable,
+        StaleException stale => Stale(stale),
+        SqliteException { SqliteErrorCode: SqliteFull } or IOException { HResult: NoSpaceLeft } => Make(StatusCodes.Status507InsufficientStorage,
+            "The disk is full; nothing of this was stored, and what was stored before is whole. Make room, then try again.", null),
+        SqliteException { SqliteErrorCode: SqliteReadOnly or SqliteCannotOpen } or UnauthorizedAccessException => Make(StatusCodes.Status503ServiceUnavailable,
+            "The shop's folder cannot be written; nothing of this was stored. Give the program the right to write there, then try again.", null),
+        SqliteException { SqliteErrorCode: SqliteCorrupt or SqliteNoDatabase } => Make(StatusCodes.Status503ServiceUnavailable,
+            "The shop's file is damaged; nothing of this was stored. Stop working, and put the last backup back: House, Archive, or ./run.sh --restore FILE.", null),
+        SqliteException { SqliteErrorCode: SqliteInputOutput } => Make(StatusCodes.Status503ServiceUnavailable,
+            "The disk of the shop's folder does not read or write; nothing of this was stored. See to the disk, then try again.", null),
+        SqliteException { SqliteErrorCode: SqliteBusy or SqliteLocked } => Make(StatusCodes.Status503ServiceUnavailable,
             "The shop's file is being written by another program; nothing was stored. Try again in a moment.", null),
         _ => Make(StatusCodes.Status500InternalServerError, "Something went wrong here; nothing of this request was stored.", null),
     };
+
+    private static ProblemDetails Stale(StaleException stale)
+    {
+        var by = stale.Stands.By is { Length: > 0 } initials ? $" by {initials}" : "";
+        var problem = Make(StatusCodes.Status412PreconditionFailed, $"Job {stale.JobId} was changed{by} on another screen meanwhile; nothing of yours was stored. See how it stands now.", null);
+        problem.Extensions["version"] = stale.Stands.Version;
+        problem.Extensions["changedBy"] = stale.Stands.By;
+        problem.Extensions["changedAt"] = stale.Stands.At;
+        return problem;
+    }
 
     private static ProblemDetails Make(int status, string title, IReadOnlyDictionary<string, string[]>? errors)
     {

@@ -9,6 +9,9 @@ internal sealed class RefusedException(int status, string title, IReadOnlyDictio
 
     public IReadOnlyDictionary<string, string[]> Errors { get; } = errors;
 
+    /// <summary>After how long it may be tried again; null where that does not depend on time.</summary>
+    public int? RetryAfterSeconds { get; init; }
+
     /// <summary>What is asked for does not go with the state the job is in.</summary>
     public static RefusedException Conflict(string title) => new(StatusCodes.Status409Conflict, title, new Dictionary<string, string[]>());
 
@@ -54,9 +57,12 @@ internal sealed class Refusals
         return text;
     }
 
-    /// <summary>Reads a fitter's initials, 1 to 4 letters.</summary>
-    public string Initials(string path, string? typed)
+    /// <summary>Reads a fitter's initials, 1 to 4 letters. Whoever is signed in has done it, whatever was typed.</summary>
+    /// <param name="own">Whether they are of whoever does it; else of somebody else.</param>
+    public string Initials(string path, string? typed, bool own = true)
     {
+        if (own && Storage.Hand.AtWork?.By is { } signedIn)
+            return signedIn;
         var by = (typed ?? "").Trim().ToUpperInvariant();
         if (by.Length is < 1 or > 4 || !by.All(char.IsLetter))
             Add(path, $"{NameOf(path)} is “{typed}”; allowed are the fitter's initials, 1 to 4 letters.");

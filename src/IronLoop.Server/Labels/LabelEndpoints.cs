@@ -1,3 +1,4 @@
+using IronLoop.Server.Door;
 using IronLoop.Server.HandOver;
 using IronLoop.Server.Paper;
 using IronLoop.Server.Rack;
@@ -32,7 +33,7 @@ internal static class LabelEndpoints
             settled.Settle(work);
             work.Keep();
             return Wire(settled, switches);
-        }).WithName("settleLabelPrinter").WithSummary("Settles the label printer.").ProducesValidationProblem();
+        }).WithName("settleLabelPrinter").WithSummary("Settles the label printer.").ProducesValidationProblem().WithMetadata(new Needs(Role.Lead));
         routes.MapPost("/api/jobs/{id:long}/label/print", Print).WithName("printLabel").WithTags("paper").WithSummary("Prints the bag's label.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict).ProducesProblem(StatusCodes.Status503ServiceUnavailable);
     }

@@ -3,6 +3,7 @@ using CsvHelper;
 using IronLoop.Core.Measuring;
 using IronLoop.Core.Stock;
 using IronLoop.Server.Contract;
+using IronLoop.Server.Door;
 using IronLoop.Server.Paper;
 using IronLoop.Storage;
 
@@ -99,7 +100,7 @@ internal static class OrderEndpoints
         orders.MapPost("/{id:long}/received", Receive).WithName("receiveOrder").WithSummary("Books a delivery into stock; jobs that waited have their parts.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
         orders.MapPut("/suppliers", Settle).WithName("settleSuppliers").WithSummary("Settles the address of the suppliers' service; empty is the stand-in.")
-            .ProducesValidationProblem();
+            .ProducesValidationProblem().WithMetadata(new Needs(Role.Lead));
         orders.MapGet("/{id:long}.csv", Csv).ExcludeFromDescription();
         orders.MapGet("/{id:long}.pdf", Pdf).ExcludeFromDescription();
     }

@@ -36,9 +36,12 @@ internal static class RackEndpoints
         })];
     }
 
-    private static JobWire One(long id, ShopFile shop, TimeProvider clock)
+    private static JobWire One(long id, ShopFile shop, TimeProvider clock, HttpResponse response)
     {
         using var work = shop.Look();
-        return JobWire.Of(JobFile.Read(work, id), clock.Today());
+        var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
+        // What a change of this job names in If-Match.
+        response.Headers.ETag = $"\"{job.Version}\"";
+        return job;
     }
 }

@@ -33,8 +33,10 @@ internal sealed record FiguresWire(
     IReadOnlyList<string> Missing);
 
 /// <summary>A job as every station shows it.</summary>
+/// <param name="Version">Counted up by every change; a change that names an older one in If-Match is refused.</param>
 internal sealed record JobWire(
     long Id,
+    long Version,
     string Client,
     string Contact,
     string Watch,
@@ -64,6 +66,7 @@ internal sealed record JobWire(
         var head = figures.Head;
         return new JobWire(
             job.Id,
+            job.Version,
             job.Client.Name,
             job.Client.Contact,
             job.WatchName,

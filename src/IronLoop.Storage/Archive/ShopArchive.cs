@@ -100,6 +100,7 @@ public static class ShopArchive
                 MustBeEmpty(shop);
                 MovePhotos(arriving, photos, made);
                 using var live = shop.Connect();
+                DoorKept.CarryOver(live, made);
                 made.BackupDatabase(live);
             }
             shop.BandChanges.All();

@@ -29,6 +29,17 @@ public class ProgressTests
     }
 
     [Fact]
+    public void A_referred_job_says_at_every_station_of_work_that_it_is_held_and_is_open_to_what_is_found()
+    {
+        var held = new Progress(Known, BandChosen: true, ClaspKept: true, PlanAgreed: true, StepsDone: 3, Steps: 13, Closed: false, Referred: true);
+        foreach (var station in (Station[])[Station.Match, Station.Clasp, Station.Size, Station.Bench, Station.HandOver])
+            held.Says(station).ShouldStartWith("On hold", customMessage: station.ToString());
+        held.Says(Station.Gauge).ShouldNotStartWith("On hold");
+        (held with { Referred = false }).Says(Station.Bench).ShouldBe("Step 4 of 13 is next.");
+        (held with { Closed = true }).Says(Station.HandOver).ShouldBe("Handed over.");
+    }
+
+    [Fact]
     public void Bars_are_assumed_from_lug_to_lug_until_measured()
     {
         Known.Head.ShouldBe(new Head(Mm(44), Mm(3)));

@@ -16,7 +16,7 @@ const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
 const emit = defineEmits<{ mark: [place: BenchPlace | null] }>()
 const bench = useBench(() => props.job.id)
 const sheet = computed(() => bench.sheet.data.value)
-const open = computed(() => props.job.closedAt === null)
+const open = computed(() => props.job.closedAt === null && !props.job.referred)
 const next = computed(() => sheet.value?.steps.find((s) => s.next))
 watch(next, (now) => emit('mark', now?.where ?? null), { immediate: true })
 

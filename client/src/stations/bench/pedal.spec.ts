@@ -19,6 +19,7 @@ describe('forward by key', () => {
 
   it('leaves Space to buttons and to what is typed, and a key held down counts once', () => {
     expect(isForward(press(' ', '<button></button>'), 'PageDown')).toBe(false)
+    expect(isForward(press(' ', '<button role="tab" aria-selected="true"></button>'), 'PageDown')).toBe(true)
     expect(isForward(press(' ', '<input>'), 'PageDown')).toBe(false)
     expect(isForward(press('PageDown', '<textarea></textarea>'), 'PageDown')).toBe(false)
     expect(isForward(press('PageDown', '<button></button>'), 'PageDown')).toBe(true)

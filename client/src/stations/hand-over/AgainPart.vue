@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ByField from '../../frame/ByField.vue'
 import { reactive, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useQueryClient } from '@tanstack/vue-query'
@@ -54,12 +55,11 @@ async function again() {
       name="promised"
       :error-messages="saidOf(error, '$.promised')"
     />
-    <v-text-field
+    <ByField
       v-model="form.by"
       density="compact"
       label="Fitter’s initials"
-      name="by"
-      :error-messages="saidOf(error, '$.by')"
+      :errors="saidOf(error, '$.by')"
     />
     <v-text-field
       v-model="form.words"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ByField from '../../frame/ByField.vue'
 import { computed, reactive, ref, watch } from 'vue'
 import { useHandOverSheet, useJob, type Job, type LoopSheet } from '../../api/shop'
 import { saidOf, wholeOf } from '../../api/refused'
@@ -140,12 +141,11 @@ function close() {
             name="note"
             :error-messages="saidOf(handOver.error.value, '$.note')"
           />
-          <v-text-field
+          <ByField
             v-model="form.by"
             density="compact"
             label="Fitter’s initials"
-            name="by"
-            :error-messages="saidOf(handOver.error.value, '$.by')"
+            :errors="saidOf(handOver.error.value, '$.by')"
           />
         </div>
         <v-btn color="primary" type="submit" :loading="handOver.isPending.value">Close the job</v-btn>

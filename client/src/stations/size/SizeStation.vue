@@ -49,7 +49,7 @@ const build = computed(() =>
         ? 'pulled'
         : 'mesh',
 )
-const place = computed(() => (strap.value ? 'Hole' : 'Micro position'))
+const place = computed(() => (strap.value ? (build.value === 'mesh' ? 'Notch' : 'Hole') : 'Micro position'))
 const parts = computed(() =>
   (
     [

@@ -1,13 +1,32 @@
 <script setup lang="ts">
+import ByField from '../../frame/ByField.vue'
 import { refDebounced } from '@vueuse/core'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { useClients, type TakeIn } from '../../api/shop'
 import { saidOf, titleOf } from '../../api/refused'
+import { follow, type Clash } from './merge'
 import { requests } from './requests'
+import ClashForm from './ClashForm.vue'
 
 const props = defineProps<{ start: TakeIn; act: string; error: unknown; busy: boolean; disabled?: boolean }>()
 const emit = defineEmits<{ done: [heard: TakeIn] }>()
 const heard = reactive<TakeIn>({ ...props.start })
+
+/** What was changed on another screen is followed; what both changed differently is asked about before it is stored. */
+const clashes = ref<Clash<TakeIn>[]>([])
+watch(
+  () => props.start,
+  (theirs, was) => {
+    const followed = follow({ ...heard }, was, theirs)
+    Object.assign(heard, followed.merged)
+    clashes.value = followed.clashes
+  },
+)
+function chosen(fields: Partial<TakeIn>) {
+  Object.assign(heard, fields)
+  clashes.value = []
+  emit('done', { ...heard })
+}
 
 const typed = ref('')
 const { data: known } = useClients(refDebounced(typed, 120))
@@ -22,7 +41,8 @@ function seenBefore() {
 </script>
 
 <template>
-  <form class="form" @submit.prevent="emit('done', { ...heard })">
+  <ClashForm v-if="clashes.length > 0" :clashes="clashes" @chosen="chosen" />
+  <form v-else class="form" @submit.prevent="emit('done', { ...heard })">
     <v-combobox
       v-model="heard.client"
       v-model:search="typed"
@@ -95,13 +115,11 @@ function seenBefore() {
       :disabled="disabled"
       :error-messages="saidOf(error, '$.price')"
     />
-    <v-text-field
+    <ByField
       v-model="heard.by"
       label="Fitter’s initials"
-      name="by"
-      autocomplete="off"
       :disabled="disabled"
-      :error-messages="saidOf(error, '$.by')"
+      :errors="saidOf(error, '$.by')"
     />
     <v-btn v-if="!disabled" class="act" color="primary" type="submit" :loading="busy">{{ act }}</v-btn>
     <p v-if="error" class="wide refused" role="alert">{{ titleOf(error) }}</p>

@@ -27,7 +27,7 @@ const start = computed<TakeIn>(() => ({
     :error="correct.error.value"
     :busy="correct.isPending.value"
     :disabled="job.closedAt !== null"
-    @done="correct.mutate($event)"
+    @done="correct.mutate({ body: $event, seen: job.version })"
   />
   <p class="quiet">Taken in {{ asMoment(job.takenInAt) }} by {{ job.takenInBy }}.</p>
   <hr class="hairline" />

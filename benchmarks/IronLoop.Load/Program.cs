@@ -1,0 +1,45 @@
+using System.Diagnostics;
+using System.Globalization;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using IronLoop.Load;
+
+// Usage: IronLoop.Load ADDRESS PID [BENCHES] [SECONDS]
+// Works as so many benches at once against a running server, and prints calls a second, times, refusals and the server's memory.
+if (args is not [var address, var pid, .. var rest])
+{
+    Console.Error.WriteLine("IronLoop.Load ADDRESS PID [BENCHES] [SECONDS]");
+    return 2;
+}
+var benches = rest.Length > 0 ? int.Parse(rest[0], CultureInfo.InvariantCulture) : 20;
+var seconds = rest.Length > 1 ? int.Parse(rest[1], CultureInfo.InvariantCulture) : 180;
+
+using var client = new HttpClient(new SocketsHttpHandler { MaxConnectionsPerServer = benches * 2, UseCookies = true }) { BaseAddress = new Uri(address), Timeout = TimeSpan.FromSeconds(60) };
+var door = (await client.GetFromJsonAsync<JsonNode>("/api/door"))!;
+client.DefaultRequestHeaders.Add("X-Iron-Loop-Token", door["token"]!.GetValue<string>());
+var tally = new Tally();
+using var up = new CancellationTokenSource(TimeSpan.FromSeconds(seconds));
+var watch = Stopwatch.StartNew();
+var memory = Memory(pid, up.Token);
+await Task.WhenAll(Enumerable.Range(1, benches).Select(n => new Bench(client, n, tally).Work(up.Token)));
+await memory;
+tally.Print(watch.Elapsed);
+return 0;
+
+// The server's resident memory, ten times over the run.
+async Task Memory(string process, CancellationToken stop)
+{
+    try
+    {
+        while (!stop.IsCancellationRequested)
+        {
+            var resident = (await File.ReadAllLinesAsync($"/proc/{process}/status", stop)).First(l => l.StartsWith("VmRSS", StringComparison.Ordinal));
+            Console.WriteLine($"{watch.Elapsed.TotalSeconds,5:0} s  {resident}");
+            await Task.Delay(TimeSpan.FromSeconds(seconds / 10.0), stop);
+        }
+    }
+    catch (OperationCanceledException)
+    {
+        // The time is up.
+    }
+}

@@ -1,0 +1,114 @@
+using System.Security.Claims;
+using IronLoop.Server.Contract;
+using IronLoop.Server.Live;
+using IronLoop.Storage;
+using Microsoft.AspNetCore.Antiforgery;
+
+namespace IronLoop.Server.Door;
+
+/// <summary>
+/// Stands before every call: who is it, may they, does the change come from a page of ours, and whose hand is laid on which job.
+/// </summary>
+internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes changes, Metrics metrics, TimeProvider clock)
+{
+    /// <summary>The claim that holds a session's key.</summary>
+    public const string Key = "session";
+
+    /// <summary>The header a change carries its forgery token in.</summary>
+    public const string Token = "X-Iron-Loop-Token";
+
+    /// <summary>The header in which a screen gives its name, so that it need not be told of its own changes.</summary>
+    private const string Screen = "X-Iron-Loop-Screen";
+
+    public async Task Invoke(HttpContext context, ShopFile shop, IAntiforgery antiforgery)
+    {
+        var endpoint = context.GetEndpoint();
+        if (endpoint is null || endpoint.Metadata.GetMetadata<NeedsNobody>() is not null)
+        {
+            await next(context);
+            return;
+        }
+        var isChange = !HttpMethods.IsGet(context.Request.Method) && !HttpMethods.IsHead(context.Request.Method);
+        // Whoever is not let in is told so before anything else is looked at.
+        var session = endpoint.Metadata.GetMetadata<DoorItself>() is null ? LetIn(context, shop, endpoint, isChange) : SessionOf(context, shop);
+        if (isChange && !await antiforgery.IsRequestValidAsync(context))
+            throw new RefusedException(StatusCodes.Status400BadRequest, "This page is older than your sign-in, or is none of ours; nothing was stored. Reload it.", new Dictionary<string, string[]>());
+        if (!isChange)
+        {
+            await next(context);
+            return;
+        }
+        var hand = new Hand(session?.Fitter.Initials, JobOf(context), clock.GetUtcNow()) { Seen = SeenOf(context) };
+        Hand.AtWork = hand;
+        context.Response.OnStarting(() =>
+        {
+            if (hand.Version is { } version)
+                context.Response.Headers.ETag = $"\"{version}\"";
+            return Task.CompletedTask;
+        });
+        try
+        {
+            await next(context);
+        }
+        catch (StaleException)
+        {
+            metrics.Stale();
+            throw;
+        }
+        if (context.Response.StatusCode >= StatusCodes.Status400BadRequest)
+            return;
+        metrics.Changed();
+        changes.Tell(new ChangeWire(JobOf(context), hand.Version, hand.By, context.Request.Headers[Screen]));
+    }
+
+    /// <summary>The session of a request, while it lasts.</summary>
+    public Session? SessionOf(HttpContext context, ShopFile shop)
+    {
+        if (context.User.FindFirstValue(Key) is not { } key)
+            return null;
+        var now = clock.GetUtcNow();
+        Session? session;
+        using (var look = shop.Look())
+            session = Sessions.Find(look, key, now);
+        if (session is not null && Sessions.IsToBeNoted(session, now))
+        {
+            using var work = shop.Begin();
+            Sessions.Note(work, session.Digest, now);
+            work.Keep();
+        }
+        // A cookie of a session that is over is nobody's; else its owner could not sign in again.
+        if (session is null)
+            context.User = new ClaimsPrincipal(new ClaimsIdentity());
+        context.Features.Set(session);
+        return session;
+    }
+
+    private Session? LetIn(HttpContext context, ShopFile shop, Endpoint endpoint, bool isChange)
+    {
+        if (doorway.IsOpen)
+            return null;
+        var session = SessionOf(context, shop)
+            ?? throw new RefusedException(StatusCodes.Status401Unauthorized, "Sign in first; a session ends after twelve silent hours.", new Dictionary<string, string[]>());
+        var needed = endpoint.Metadata.GetMetadata<Needs>()?.Role ?? Role.Counter;
+        if (isChange && session.Fitter.Role < needed)
+        {
+            throw new RefusedException(StatusCodes.Status403Forbidden,
+                $"This needs a {RoleWords.Of(needed)}; {session.Fitter.Initials} is signed in as {RoleWords.Of(session.Fitter.Role)}. Nothing was changed.", new Dictionary<string, string[]>());
+        }
+        return session;
+    }
+
+    private static long? JobOf(HttpContext context) =>
+        context.Request.Path.StartsWithSegments("/api/jobs", StringComparison.OrdinalIgnoreCase) && long.TryParse(context.Request.RouteValues["id"] as string, out var id) ? id : null;
+
+    private static long? SeenOf(HttpContext context) =>
+        context.Request.Headers.IfMatch is [{ } mark] && long.TryParse(mark.Trim('"'), out var seen) ? seen : null;
+}
+
+/// <summary>A call at the door itself: it is made before anybody is signed in.</summary>
+internal sealed record DoorItself;
+
+internal static class RoleWords
+{
+    public static string Of(Role role) => role switch { Role.Counter => "counter", Role.Fitter => "fitter", _ => "lead" };
+}

@@ -1,0 +1,35 @@
+using IronLoop.Server.Contract;
+using IronLoop.Storage;
+using Microsoft.AspNetCore.Identity;
+
+namespace IronLoop.Server.Door;
+
+/// <summary>Passphrases: what is taken for one, how it is kept, and whether a given one is right.</summary>
+internal static class Passphrases
+{
+    public const int Shortest = 10;
+    public const int Longest = 200;
+
+    private static readonly PasswordHasher<string> Hasher = new();
+
+    // Somebody unknown takes as long to be refused as somebody known.
+    private static readonly string Nobodys = Hasher.HashPassword("", Guid.NewGuid().ToString("n"));
+
+    public static string Hash(string passphrase) => Hasher.HashPassword("", passphrase);
+
+    /// <summary>Whether a passphrase is a fitter's; nobody's never is.</summary>
+    public static bool IsRight(Fitter? fitter, string passphrase) =>
+        Hasher.VerifyHashedPassword("", fitter?.Hash ?? Nobodys, passphrase.Length > Longest ? "" : passphrase) != PasswordVerificationResult.Failed
+        && fitter is { GoneAt: null };
+
+    /// <summary>Reads a new passphrase; what is refused is never repeated in the answer.</summary>
+    public static string New(Refusals refusals, string path, string? passphrase, string initials)
+    {
+        var given = passphrase ?? "";
+        if (given.Length is < Shortest or > Longest)
+            refusals.Add(path, $"The passphrase has {given.Length} characters; allowed are {Shortest} to {Longest}. A few words in a row are good.");
+        else if (given.Distinct().Count() < 5 || string.Equals(given.Trim(), initials, StringComparison.OrdinalIgnoreCase))
+            refusals.Add(path, "The passphrase is guessed too easily: give at least 5 different characters.");
+        return given;
+    }
+}

@@ -1,0 +1,27 @@
+namespace IronLoop.Storage;
+
+/// <summary>Something that happened at the door.</summary>
+/// <param name="At">When.</param>
+/// <param name="Initials">Whose initials were given.</param>
+/// <param name="What">What happened, in words.</param>
+/// <param name="Device">Where from.</param>
+public sealed record DoorEntry(DateTimeOffset At, string Initials, string What, string Device);
+
+/// <summary>What happened at the door: who came in, who was refused, who was entered or left. Kept for a year.</summary>
+public static class DoorLog
+{
+    private static readonly TimeSpan Kept = TimeSpan.FromDays(365);
+
+    /// <summary>Writes a line.</summary>
+    public static void Write(ShopWork work, DoorEntry entry)
+    {
+        work.Execute("DELETE FROM door_entry WHERE at < $old", ("$old", entry.At - Kept));
+        work.Execute("INSERT INTO door_entry (at, initials, what, device) VALUES ($at, $initials, $what, $device)",
+            ("$at", entry.At), ("$initials", entry.Initials), ("$what", entry.What), ("$device", entry.Device));
+    }
+
+    /// <summary>The last lines, the newest first.</summary>
+    public static IReadOnlyList<DoorEntry> Last(ShopWork work, int count) =>
+        work.Query("SELECT * FROM door_entry ORDER BY id DESC LIMIT $count",
+            row => new DoorEntry(row.Time("at"), row.Text("initials"), row.Text("what"), row.Text("device")), ("$count", count));
+}

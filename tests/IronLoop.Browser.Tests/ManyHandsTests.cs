@@ -1,0 +1,101 @@
+using OpenQA.Selenium;
+
+namespace IronLoop.Browser.Tests;
+
+/// <summary>Several people at several screens: who is signed in, what others change meanwhile, and what a fault says.</summary>
+public sealed class ManyHandsTests
+{
+    private const string Passphrase = "nine green lobster pots";
+
+    [Fact]
+    public void A_lead_enters_a_fitter_who_signs_in_elsewhere_and_is_sent_out_again()
+    {
+        using var shop = new RunningShop(demo: false);
+        using var lead = new Screen(shop.Address);
+        lead.EnterFirstLead("TB");
+        lead.Go("/house/hands");
+        lead.Type("newInitials", "mk");
+        lead.Type("newPassphrase", "short");
+        lead.Press("Enter");
+        lead.UntilSays("allowed are 10 to 200");
+        lead.Type("newPassphrase", Passphrase);
+        lead.Press("Enter");
+        lead.UntilSays("MK is entered.");
+
+        using var fitter = new Screen(shop.Address);
+        fitter.Go("/house/limits");
+        fitter.UntilSays("Who is at the bench?");
+        fitter.Type("initials", "mk");
+        fitter.Type("passphrase", "not this one");
+        fitter.Press("Sign in");
+        fitter.UntilSays("Initials or passphrase are wrong.");
+        fitter.SignIn("mk", Passphrase);
+        fitter.Path.ShouldBe("/house/limits", "where they were going");
+        fitter.UntilSays("MK, fitter");
+
+        lead.Reload();
+        lead.UntilSays("signed in");
+        lead.Press("End it");
+        lead.UntilSays("MK’s session is over.");
+        fitter.Go("/take-in");
+        fitter.UntilSays("Who is at the bench?");
+        lead.Press("Sign out");
+        lead.UntilSays("Who is at the bench?");
+        lead.All(".rail").Count.ShouldBe(0, "nothing of the shop is left on the screen");
+    }
+
+    [Fact]
+    public void What_both_change_is_asked_about_and_what_only_one_changes_is_followed()
+    {
+        using var shop = new RunningShop(demo: true);
+        using var one = new Screen(shop.Address);
+        using var two = new Screen(shop.Address);
+        foreach (var screen in (Screen[])[one, two])
+        {
+            screen.Go("/jobs/5/take-in");
+            screen.UntilSays("open without a password");
+            screen.Find("[name=words]");
+        }
+        two.Type("contact", "the sail loft");
+        one.Type("words", "Slides when I row.");
+        one.Press("Put it right");
+        // What only the one changed stands on the other screen by itself, beside what was typed there.
+        two.Until(() => two.Field("words").GetAttribute("value") == "Slides when I row.");
+        two.Field("contact").GetAttribute("value").ShouldBe("the sail loft");
+
+        two.Type("words", "Pinches in the evening.");
+        one.Type("words", "Slides when I row and when I scull.");
+        one.Press("Put it right");
+        two.UntilSays("Somebody else changed the same on another screen.");
+        two.UntilSays("Theirs: Slides when I row and when I scull.");
+        two.UntilSays("Yours: Pinches in the evening.");
+        two.All("[name=clash-words]").Single(i => i.GetAttribute("value") == "mine").Click();
+        two.Press("Put it right like this");
+        one.Until(() => one.Field("words").GetAttribute("value") == "Pinches in the evening.");
+        one.Field("contact").GetAttribute("value").ShouldBe("the sail loft");
+        two.NoConsoleErrors();
+    }
+
+    [Fact]
+    public void Script_looking_words_stay_words_everywhere()
+    {
+        const string Script = "<img src=x onerror=document.title='ran'><script>document.title='ran'</script>";
+        using var shop = new RunningShop(demo: true);
+        using var screen = new Screen(shop.Address);
+        screen.Go("/take-in");
+        screen.Type("client", Script[..60]);
+        screen.Type("watch", Script[..70]);
+        screen.Type("words", Script);
+        screen.Type("by", "TB");
+        screen.Press("Hang it on the rack");
+        screen.UntilSays("Still to gauge");
+        var job = screen.Path.Replace("/gauge", "", StringComparison.Ordinal);
+        foreach (var view in (string[])["/", $"{job}/take-in", $"{job}/gauge", $"{job}/match", $"{job}/size", $"{job}/hand-over", "/log", "/house/catalogue"])
+        {
+            screen.Go(view);
+            screen.UntilSays("open without a password");
+            screen.Run("return document.title").ShouldBe("Iron Loop", view);
+            screen.Run("return document.querySelectorAll('main img[src=x], nav img[src=x]').length").ShouldBe(0L, view);
+        }
+    }
+}
