@@ -31,7 +31,7 @@ esac
 
 mkdir -p .build
 if stale .build/app src client scripts Directory.Build.props Directory.Packages.props global.json \
-  || [ ! -e client/dist/index.html ] || [ ! -e src/IronLoop.Server/bin/Release/net10.0/IronLoop.Server ] \
+  || [ ! -e client/dist/index.html ] || [ ! -e "$server_folder/IronLoop.Server" ] \
   || [ ! -e src/IronLoop.StandIns/bin/Release/net10.0/IronLoop.StandIns ]; then
   need_tools
   say "Building; the first time takes a minute or two."
@@ -45,7 +45,7 @@ case "$restore" in
   *) restore=$from/$restore ;;
 esac
 if [ -n "$restore" ]; then
-  exec src/IronLoop.Server/bin/Release/net10.0/IronLoop.Server --data "$data" --restore "$restore"
+  exec "$server_folder/IronLoop.Server" --data "$data" --restore "$restore"
 fi
 switches=(--port "$port" --data "$data" --web client/dist)
 if [ "$demo" -eq 1 ]; then
@@ -53,4 +53,4 @@ if [ "$demo" -eq 1 ]; then
   switches+=(--demo --stand-ins $((port + 1)))
   src/IronLoop.StandIns/bin/Release/net10.0/IronLoop.StandIns --port $((port + 1)) --while $$ >/dev/null &
 fi
-exec src/IronLoop.Server/bin/Release/net10.0/IronLoop.Server "${switches[@]}"
+exec "$server_folder/IronLoop.Server" "${switches[@]}"

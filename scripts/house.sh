@@ -39,10 +39,18 @@ client_packages() {
   touch .build/packages
 }
 
+# What runs lies here.
+server_folder=.build/server
+
 # The server is built first: its build writes the document that the client's types come from.
 build_server() {
   dotnet build src/IronLoop.Server -c Release --verbosity quiet -clp:NoSummary >&2
   dotnet build src/IronLoop.StandIns -c Release --verbosity quiet -clp:NoSummary >&2
+  publish_server
+}
+
+publish_server() {
+  dotnet publish src/IronLoop.Server -c Release --no-build --verbosity quiet -clp:NoSummary -o "$server_folder" >&2
 }
 
 build_client() {

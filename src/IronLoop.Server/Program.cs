@@ -83,7 +83,6 @@ if (switches.Listen is null)
     builder.WebHost.UseUrls($"http://127.0.0.1:{switches.Port}");
 // A page from elsewhere must not reach the shop under a name of its own.
 builder.Configuration["AllowedHosts"] = string.Join(';', (string[])["localhost", "127.0.0.1", .. switches.Listen is { } listening ? [listening] : (string[])[], .. switches.Names]);
-builder.Services.ConfigureHttpJsonOptions(json => Wire.Configure(json.SerializerOptions));
 builder.Services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
 builder.Services.AddOpenApi(Wire.Configure);
 builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails = about => about.ProblemDetails.Extensions["requestId"] = about.HttpContext.TraceIdentifier);
@@ -126,6 +125,12 @@ builder.Services.AddHttpClient<SupplierCalls>().AddStandardResilienceHandler(res
 // The document generator starts the application at build time, to read its routes; it must not touch a shop's file.
 var startedBy = Assembly.GetEntryAssembly();
 var isRealStart = startedBy?.GetName().Name != "GetDocument.Insider";
+builder.Services.ConfigureHttpJsonOptions(json =>
+{
+    Wire.Configure(json.SerializerOptions);
+    if (isRealStart)
+        json.SerializerOptions.TypeInfoResolverChain.Insert(0, WireContext.Default);
+});
 if (isRealStart)
 {
     builder.Services.AddSingleton(services => ShopFile.Open(services.GetRequiredService<IConfiguration>()["data"] ?? switches.Data));
@@ -154,6 +159,9 @@ app.UseStaticFiles(new StaticFileOptions
     OnPrepareResponse = file => file.Context.Response.Headers.CacheControl =
         file.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal) ? "public, max-age=31536000, immutable" : "no-cache",
 });
+// The page itself does not wait for the calls' routes.
+app.UseRouting();
+app.UseWebSockets(new WebSocketOptions { KeepAliveInterval = TimeSpan.FromSeconds(15), KeepAliveTimeout = TimeSpan.FromSeconds(30) });
 app.UseOpenTelemetryPrometheusScrapingEndpoint(Metrics.IsAsked);
 app.MapOpenApi("/api/openapi/{documentName}.json").WithMetadata(new NeedsNobody());
 app.UseAuthentication();
@@ -229,7 +237,8 @@ app.Lifetime.ApplicationStarted.Register(() =>
     // Under a test host nobody reads the console.
     if (startedBy != typeof(Program).Assembly)
         return;
-    // The first question of the day should not have to wait for the shelf.
+    // The first question of the day should not have to wait for the routes, nor for the shelf.
+    _ = Task.Run(() => app.Services.GetRequiredService<EndpointDataSource>().Endpoints);
     _ = Task.Run(() => app.Services.GetRequiredService<MatchShelf>().Now(app.Services.GetRequiredService<ShopFile>()));
     Console.WriteLine($"Iron Loop is at {string.Join(' ', app.Urls)}{(switches.Demo ? ", with the demo" : "")}. Ctrl+C stops it.");
 });

@@ -188,7 +188,10 @@ public sealed class BenchTests : IDisposable
     private void ToTheBench(int job, string? article) => _screen.RunAsync(
         $$"""
         const done = arguments[arguments.length - 1]
-        const send = (method, path, body) => fetch(path, { method, headers: { 'content-type': 'application/json' }, body: body && JSON.stringify(body) })
+        const send = async (method, path, body) => {
+          const { token } = await (await fetch('/api/door')).json()
+          return fetch(path, { method, headers: { 'content-type': 'application/json', 'X-Iron-Loop-Token': token }, body: body && JSON.stringify(body) })
+        }
         const work = async () => {
           const article = '{{article}}'
           if (article) {

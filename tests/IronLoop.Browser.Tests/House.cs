@@ -10,7 +10,7 @@ internal static class House
 {
     public static string Root => Path.GetFullPath(Told("House"));
 
-    public static string Server => Path.Combine(Root, "src/IronLoop.Server/bin", Told("Configuration"), "net10.0/IronLoop.Server.dll");
+    public static string Server => Path.Combine(Root, ".build/server/IronLoop.Server.dll");
 
     public static string StandIns => Path.Combine(Root, "src/IronLoop.StandIns/bin", Told("Configuration"), "net10.0/IronLoop.StandIns.dll");
 

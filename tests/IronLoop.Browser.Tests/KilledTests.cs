@@ -28,9 +28,11 @@ public sealed class KilledTests
         for (var round = 0; round < rounds; round++)
         {
             using var ended = new CancellationTokenSource();
-            var hands = Enumerable.Range(0, Hands).Select(hand => hand == 0 ? WorkAtTheBench(shop, ended.Token) : TakeIn(shop, $"round {round} hand {hand}", taken, ended.Token)).ToList();
-            // The moment is what is tested: any of the load, the earliest ones too.
-            await Task.Delay(random.Next(20, 400), CancellationToken.None);
+            var begun = new TaskCompletionSource();
+            var hands = Enumerable.Range(0, Hands).Select(hand => hand == 0 ? WorkAtTheBench(shop, ended.Token) : TakeIn(shop, $"round {round} hand {hand}", taken, begun, ended.Token)).ToList();
+            // The moment is what is tested: any once the load has begun.
+            await begun.Task;
+            await Task.Delay(random.Next(0, 400), CancellationToken.None);
             shop.Kill();
             await ended.CancelAsync();
             benchSteps += (await Task.WhenAll(hands))[0];
@@ -62,7 +64,7 @@ public sealed class KilledTests
         return client;
     }
 
-    private static async Task<int> TakeIn(RunningShop shop, string by, List<(long, string)> taken, CancellationToken stop)
+    private static async Task<int> TakeIn(RunningShop shop, string by, List<(long, string)> taken, TaskCompletionSource begun, CancellationToken stop)
     {
         try
         {
@@ -76,6 +78,7 @@ public sealed class KilledTests
                 var job = (await answer.Content.ReadFromJsonAsync<JsonNode>(stop))!["id"]!.GetValue<long>();
                 lock (taken)
                     taken.Add((job, words));
+                begun.TrySetResult();
             }
         }
         catch (Exception gone) when (gone is HttpRequestException or OperationCanceledException or IOException)

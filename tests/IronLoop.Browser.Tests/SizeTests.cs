@@ -193,10 +193,13 @@ public sealed class SizeTests : IDisposable
     private void Choose(int job, string article) => _screen.RunAsync(
         $$"""
         const done = arguments[arguments.length - 1]
-        fetch('/api/jobs/{{job}}/match?take=60').then((r) => r.json()).then((sheet) => {
+        const choose = async () => {
+          const { token } = await (await fetch('/api/door')).json()
+          const sheet = await (await fetch('/api/jobs/{{job}}/match?take=60')).json()
           const band = sheet.page.find((m) => m.band.article === '{{article}}').band.id
-          return fetch('/api/jobs/{{job}}/match', { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ bandId: band }) })
-        }).then((r) => done(r.status), (e) => done(String(e)))
+          return fetch('/api/jobs/{{job}}/match', { method: 'PUT', headers: { 'content-type': 'application/json', 'X-Iron-Loop-Token': token }, body: JSON.stringify({ bandId: band }) })
+        }
+        choose().then((r) => done(r.status), (e) => done(String(e)))
         """)!.ToString().ShouldBe("200");
 
     private void Tab(string title)

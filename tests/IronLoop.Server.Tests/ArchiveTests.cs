@@ -81,7 +81,7 @@ public sealed class ArchiveTests : IDisposable
             "figure" => whole.Replace("\"um\":20000", "\"um\":21000", StringComparison.Ordinal),
             "foreign" => "{\"format\":\"something-else\",\"version\":10}",
             "text" => "Dear fitter, here is my shop.",
-            "newer" => whole.Replace("\"version\":10", "\"version\":99", StringComparison.Ordinal),
+            "newer" => whole.Replace($"\"version\":{Storage.ShopFile.LatestVersion}", "\"version\":99", StringComparison.Ordinal),
             "table" => whole.Replace("\"tables\":{", "\"tables\":{\"spy\":[],", StringComparison.Ordinal),
             "column" => whole.Replace("\"contact\":", "\"kontakt\":", StringComparison.Ordinal),
             "pointer" => whole.Replace("\"client_id\":1,", "\"client_id\":4711,", StringComparison.Ordinal),

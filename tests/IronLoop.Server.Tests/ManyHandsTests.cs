@@ -109,29 +109,26 @@ public sealed class ManyHandsTests : IDisposable
     [Fact]
     public async Task Other_screens_are_told_what_was_changed()
     {
-        using var asked = new HttpRequestMessage(HttpMethod.Get, "/api/changes");
-        using var stream = await _shop.Client.SendAsync(asked, HttpCompletionOption.ResponseHeadersRead);
-        using var lines = new StreamReader(await stream.Content.ReadAsStreamAsync());
-        async Task<JsonNode> Next(string kind)
-        {
-            while (await lines.ReadLineAsync() is { } line)
-            {
-                if (line == $"event: {kind}")
-                    return JsonNode.Parse((await lines.ReadLineAsync())!["data: ".Length..])!;
-            }
-            throw new InvalidOperationException("The stream ended.");
-        }
-        await Next("listening");
+        using var line = await _shop.Listen();
         var (job, seen) = await Seen(5);
         using var request = new HttpRequestMessage(HttpMethod.Put, "/api/jobs/5/take-in") { Content = JsonContent.Create(TakenIn(job, "told")) };
         request.Headers.TryAddWithoutValidation("If-Match", seen);
         request.Headers.TryAddWithoutValidation("X-Iron-Loop-Screen", "counter");
         var changed = await _shop.Client.SendAsync(request);
         changed.StatusCode.ShouldBe(HttpStatusCode.OK);
-        var told = await Next("change");
+        var buffer = new byte[1000];
+        var told = JsonNode.Parse(buffer.AsSpan(0, (await line.ReceiveAsync(buffer, CancellationToken.None)).Count))!;
         told["jobId"]!.GetValue<long>().ShouldBe(5);
         told["screen"]!.GetValue<string>().ShouldBe("counter");
         $"\"{told["version"]}\"".ShouldBe(changed.Headers.ETag!.Tag);
+    }
+
+    [Fact]
+    public async Task A_page_from_elsewhere_is_not_told()
+    {
+        var refused = await Should.ThrowAsync<InvalidOperationException>(() => _shop.Listen("https://elsewhere.example"));
+        refused.Message.ShouldContain("403");
+        (await _shop.Client.GetAsync("/api/changes")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
     }
 
     [Fact]

@@ -1,5 +1,6 @@
 using System.Net;
 using System.Net.Http.Json;
+using System.Net.WebSockets;
 using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
@@ -78,6 +79,15 @@ public sealed class Shop : IDisposable
         client.DefaultRequestHeaders.Remove(Doorkeeper.Token);
         client.DefaultRequestHeaders.Add(Doorkeeper.Token, door["token"]!.GetValue<string>());
         return door;
+    }
+
+    /// <summary>The line on which a screen is told of changes.</summary>
+    public Task<WebSocket> Listen(string? origin = null)
+    {
+        var line = _factory.Server.CreateWebSocketClient();
+        if (origin is not null)
+            line.ConfigureRequest = request => request.Headers.Origin = origin;
+        return line.ConnectAsync(new Uri("ws://localhost/api/changes"), CancellationToken.None);
     }
 
     /// <summary>The host itself, for a caller that is no browser.</summary>

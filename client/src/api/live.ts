@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/vue-query'
-import { onScopeDispose, ref } from 'vue'
+import { useWebSocket } from '@vueuse/core'
+import { computed } from 'vue'
 import { on, screenName } from './http'
 
 interface Change {
@@ -12,27 +13,26 @@ interface Change {
 /** Listens to what other screens change, and asks anew for what it touches. */
 export function useLive() {
   const queries = useQueryClient()
-  const isLive = ref(false)
-  const stream = new EventSource('/api/changes')
   let before = false
 
-  stream.addEventListener('listening', () => {
-    isLive.value = true
-    // What was changed while nobody listened is not told again.
-    if (before) void queries.invalidateQueries()
-    before = true
-  })
-  stream.addEventListener('change', (event) => {
-    const change = JSON.parse(String(event.data)) as Change
+  function heard(change: Change) {
     if (change.screen === screenName) return
     // What belongs to another job is left alone.
     void queries.invalidateQueries({
       predicate: ({ queryKey }) =>
         change.jobId === null || typeof queryKey[1] !== 'number' || queryKey[1] === change.jobId,
     })
+  }
+
+  const { status } = useWebSocket<string>(`${location.origin.replace(/^http/, 'ws')}/api/changes`, {
+    autoReconnect: { delay: 2_000 },
+    onConnected: () => {
+      // What was changed while nobody listened is not told again.
+      if (before) void queries.invalidateQueries()
+      before = true
+    },
+    onMessage: (_, event: MessageEvent<string>) => heard(JSON.parse(event.data) as Change),
   })
-  stream.onerror = () => (isLive.value = false)
   on('stale', () => void queries.invalidateQueries())
-  onScopeDispose(() => stream.close())
-  return { isLive }
+  return { isLost: computed(() => before && status.value === 'CLOSED') }
 }

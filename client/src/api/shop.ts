@@ -123,9 +123,7 @@ export function useJob(jobId: MaybeRefOrGetter<number>) {
     }),
     /** Puts right what was heard, as it was seen at a version of the job. */
     correct: change(({ body, seen }: { body: TakeIn; seen: number }) =>
-      answered(
-        api.PUT('/api/jobs/{id}/take-in', { ...path(), headers: { 'If-Match': `"${seen}"` }, body }),
-      ),
+      answered(api.PUT('/api/jobs/{id}/take-in', { ...path(), headers: { 'If-Match': `"${seen}"` }, body })),
     ),
     arrange: reshape((body: ByHand) => answered(api.PUT('/api/jobs/{id}/size', { ...path(), body }))),
     backToPlan: reshape<void>(() => answered(api.DELETE('/api/jobs/{id}/size', path()))),

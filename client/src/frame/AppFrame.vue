@@ -8,7 +8,7 @@ import JobRack from './JobRack.vue'
 
 const evening = useLocalStorage('iron-loop-evening', false)
 const { door, signOut } = useDoor()
-const { isLive } = useLive()
+const { isLost } = useLive()
 const route = useRoute()
 /** On a phone the rack makes way for the job; the name above leads back to it. */
 const inJob = computed(() => route.params.id !== undefined)
@@ -37,7 +37,7 @@ const inJob = computed(() => route.params.id !== undefined)
           >{{ door?.initials }}, {{ door?.role }}
           <v-btn variant="text" @click="signOut()">Sign out</v-btn></template
         >
-        <span v-if="!isLive" role="status"> Not heard from the server; trying again.</span>
+        <span v-if="isLost" role="status"> Not heard from the server; trying again.</span>
       </p>
     </nav>
     <main class="bench"><router-view /></main>

@@ -28,8 +28,8 @@ async function goIn() {
     <form v-if="door" @submit.prevent="goIn">
       <h1>{{ isFirst ? 'Enter the first lead.' : 'Who is at the bench?' }}</h1>
       <p v-if="isFirst" class="says">
-        Nobody is entered in this shop yet. The first is its lead, who enters the others. The initials stand on
-        every record; the passphrase is kept as a hash only, so nobody can look it up.
+        Nobody is entered in this shop yet. The first is its lead, who enters the others. The initials stand
+        on every record; the passphrase is kept as a hash only, so nobody can look it up.
       </p>
       <v-text-field
         v-model="form.initials"

@@ -45,12 +45,7 @@ async function keep(id: number) {
             name="heard"
             :error-messages="saidOf(error, '$.heard')"
           />
-          <ByField
-            v-model="form.by"
-            density="compact"
-            label="Initials"
-            :errors="saidOf(error, '$.by')"
-          />
+          <ByField v-model="form.by" density="compact" label="Initials" :errors="saidOf(error, '$.by')" />
           <v-btn type="submit" color="primary">Keep</v-btn>
           <p v-if="titleOf(error)" class="refused" role="alert">{{ titleOf(error) }}</p>
         </form>

@@ -50,9 +50,9 @@ async function setAnew() {
   <div class="settings">
     <h1>Hands</h1>
     <p v-if="door?.isOpen" class="says">
-      The demo opens without a password, to whoever sits at this machine, and listens to no other. In a shop of
-      your own (<code>./run.sh --empty</code>) everybody signs in with initials and a passphrase, as counter,
-      fitter or lead, and the initials stand on every record.
+      The demo opens without a password, to whoever sits at this machine, and listens to no other. In a shop
+      of your own (<code>./run.sh --empty</code>) everybody signs in with initials and a passphrase, as
+      counter, fitter or lead, and the initials stand on every record.
     </p>
     <template v-else>
       <p v-if="error" class="refused" role="alert">{{ wholeOf(error) }}</p>
@@ -103,7 +103,7 @@ async function setAnew() {
           autocomplete="new-password"
           :error-messages="saidOf(error, '$.passphrase')"
         />
-        <v-btn type="submit">Set it; {{ anew.initials }}’s sessions end</v-btn>
+        <v-btn type="submit" variant="outlined">Set it; {{ anew.initials }}’s sessions end</v-btn>
       </form>
 
       <form v-if="isLead" aria-label="Enter somebody" @submit.prevent="enter">
@@ -146,7 +146,7 @@ async function setAnew() {
           type="password"
           autocomplete="new-password"
         />
-        <v-btn type="submit">Change it</v-btn>
+        <v-btn type="submit" variant="outlined">Change it</v-btn>
       </form>
 
       <h2>Signed in</h2>
@@ -165,6 +165,19 @@ async function setAnew() {
           >
         </li>
       </ul>
+      <template v-if="hands && hands.done.length > 0">
+        <h2>Done last</h2>
+        <ul class="lines">
+          <li v-for="(e, i) in hands.done" :key="i">
+            <span
+              >{{ asMoment(e.at) }}, {{ e.by
+              }}<template v-if="e.jobId !== null"
+                >, <router-link :to="`/jobs/${e.jobId}`">tag {{ e.jobId }}</router-link></template
+              >: {{ e.what }}</span
+            >
+          </li>
+        </ul>
+      </template>
       <template v-if="hands && hands.door.length > 0">
         <h2>At the door</h2>
         <ul class="lines">

@@ -91,12 +91,7 @@ const adding = ref(false)
         name="reason"
         :error-messages="saidOf(error, '$.reason')"
       />
-      <ByField
-        v-model="by"
-        density="compact"
-        label="Counted by"
-        :errors="saidOf(error, '$.by')"
-      />
+      <ByField v-model="by" density="compact" label="Counted by" :errors="saidOf(error, '$.by')" />
       <v-btn type="submit" color="primary" :disabled="differ.length === 0"
         >Book {{ differ.length }} counts</v-btn
       >

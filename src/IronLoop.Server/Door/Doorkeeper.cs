@@ -3,6 +3,7 @@ using IronLoop.Server.Contract;
 using IronLoop.Server.Live;
 using IronLoop.Storage;
 using Microsoft.AspNetCore.Antiforgery;
+using Microsoft.AspNetCore.Http.Metadata;
 
 namespace IronLoop.Server.Door;
 
@@ -38,7 +39,7 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
             await next(context);
             return;
         }
-        var hand = new Hand(session?.Fitter.Initials, JobOf(context), clock.GetUtcNow()) { Seen = SeenOf(context) };
+        var hand = new Hand(session?.Fitter.Initials, JobOf(context), clock.GetUtcNow(), WordsOf(endpoint)) { Seen = SeenOf(context) };
         Hand.AtWork = hand;
         context.Response.OnStarting(() =>
         {
@@ -97,6 +98,9 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
         }
         return session;
     }
+
+    // What a call is said to do where the contract lists it says what was done with it.
+    private static string WordsOf(Endpoint endpoint) => endpoint.Metadata.GetMetadata<IEndpointSummaryMetadata>()?.Summary ?? endpoint.DisplayName ?? "";
 
     private static long? JobOf(HttpContext context) =>
         context.Request.Path.StartsWithSegments("/api/jobs", StringComparison.OrdinalIgnoreCase) && long.TryParse(context.Request.RouteValues["id"] as string, out var id) ? id : null;

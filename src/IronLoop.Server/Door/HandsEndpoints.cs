@@ -14,8 +14,12 @@ internal sealed record SessionWire(string Mark, string Initials, DateTimeOffset 
 /// <summary>A line of what happened at the door.</summary>
 internal sealed record DoorEntryWire(DateTimeOffset At, string Initials, string What, string Device);
 
-/// <summary>Who works here, who is signed in where, and what happened at the door.</summary>
-internal sealed record HandsWire(IReadOnlyList<HandWire> Hands, IReadOnlyList<SessionWire> Sessions, IReadOnlyList<DoorEntryWire> Door);
+/// <summary>A change somebody made.</summary>
+internal sealed record DoneWire(DateTimeOffset At, string By, long? JobId, string What);
+
+/// <summary>Who works here, who is signed in where, what happened at the door, and what was done last.</summary>
+internal sealed record HandsWire(
+    IReadOnlyList<HandWire> Hands, IReadOnlyList<SessionWire> Sessions, IReadOnlyList<DoorEntryWire> Door, IReadOnlyList<DoneWire> Done);
 
 /// <summary>Somebody to be entered.</summary>
 internal sealed record NewHandWire(string Initials, Role Role, string Passphrase);
@@ -51,7 +55,8 @@ internal static class HandsEndpoints
             [.. Fitters.All(work).Select(f => new HandWire(f.Initials, f.Role, f.Since, f.GoneAt))],
             [.. Sessions.All(work, clock.GetUtcNow()).Where(s => sees || s.Fitter.Id == asks?.Fitter.Id)
                 .Select(s => new SessionWire(MarkOf(s), s.Fitter.Initials, s.Since, s.SeenAt, s.Device, s.Digest == asks?.Digest))],
-            sees ? [.. DoorLog.Last(work, 50).Select(e => new DoorEntryWire(e.At, e.Initials, e.What, e.Device))] : []);
+            sees ? [.. DoorLog.Last(work, 50).Select(e => new DoorEntryWire(e.At, e.Initials, e.What, e.Device))] : [],
+            sees ? [.. ChangeEntries.Last(work, 50).Select(e => new DoneWire(e.At, e.By, e.JobId, e.What))] : []);
     }
 
     private static HandsWire Add(NewHandWire hand, HttpContext context, ShopFile shop, Doorway doorway, TimeProvider clock)

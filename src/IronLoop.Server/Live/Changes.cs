@@ -1,6 +1,4 @@
 using System.Collections.Concurrent;
-using System.Net.ServerSentEvents;
-using System.Runtime.CompilerServices;
 using System.Threading.Channels;
 
 namespace IronLoop.Server.Live;
@@ -28,29 +26,14 @@ internal sealed class Changes
             screen.Writer.TryWrite(change);
     }
 
-    /// <summary>What is changed from now on, until the screen leaves.</summary>
-    public async IAsyncEnumerable<SseItem<ChangeWire>> Listen([EnumeratorCancellation] CancellationToken stop)
+    /// <summary>A screen begins to listen.</summary>
+    public Channel<ChangeWire> Come()
     {
         var screen = Channel.CreateBounded<ChangeWire>(new BoundedChannelOptions(Waiting) { FullMode = BoundedChannelFullMode.DropOldest });
         _screens[screen] = true;
-        try
-        {
-            // The first word tells the screen that it is heard from here on.
-            yield return new SseItem<ChangeWire>(new ChangeWire(null, null, null, null), "listening");
-            await foreach (var change in screen.Reader.ReadAllAsync(stop))
-                yield return new SseItem<ChangeWire>(change, "change");
-        }
-        finally
-        {
-            _screens.TryRemove(screen, out _);
-        }
+        return screen;
     }
-}
 
-internal static class ChangesEndpoints
-{
-    /// <summary>The stream ends with the screen or with the server, whichever goes first.</summary>
-    public static void MapChanges(this IEndpointRouteBuilder routes) =>
-        routes.MapGet("/api/changes", (Changes changes, IHostApplicationLifetime life, CancellationToken gone) =>
-            TypedResults.ServerSentEvents(changes.Listen(CancellationTokenSource.CreateLinkedTokenSource(gone, life.ApplicationStopping).Token))).ExcludeFromDescription();
+    /// <summary>A screen leaves.</summary>
+    public void Leave(Channel<ChangeWire> screen) => _screens.TryRemove(screen, out _);
 }

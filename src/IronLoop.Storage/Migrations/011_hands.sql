@@ -33,3 +33,15 @@ CREATE TABLE door_entry (
 ALTER TABLE job ADD COLUMN version INTEGER NOT NULL DEFAULT 1;
 ALTER TABLE job ADD COLUMN changed_by TEXT NOT NULL DEFAULT '';
 ALTER TABLE job ADD COLUMN changed_at TEXT;
+
+-- Every change by whoever was signed in, to a job or to anything else.
+CREATE TABLE change_entry (
+  id       INTEGER PRIMARY KEY,
+  at       TEXT NOT NULL,
+  by       TEXT NOT NULL,
+  job_id   INTEGER REFERENCES job(id),
+  version  INTEGER,
+  what     TEXT NOT NULL
+) STRICT;
+
+CREATE INDEX change_entry_job ON change_entry (job_id, id) WHERE job_id IS NOT NULL;

@@ -55,12 +55,7 @@ async function again() {
       name="promised"
       :error-messages="saidOf(error, '$.promised')"
     />
-    <ByField
-      v-model="form.by"
-      density="compact"
-      label="Fitter’s initials"
-      :errors="saidOf(error, '$.by')"
-    />
+    <ByField v-model="form.by" density="compact" label="Fitter’s initials" :errors="saidOf(error, '$.by')" />
     <v-text-field
       v-model="form.words"
       class="words"
