@@ -1,4 +1,5 @@
 using System.Reflection;
+using System.Security.Cryptography;
 using System.Security.Cryptography.X509Certificates;
 using IronLoop.Server;
 using IronLoop.Server.Bench;
@@ -54,6 +55,19 @@ if (switches.Restore is { } kept)
     return 0;
 }
 
+X509Certificate2? certificate = null;
+try
+{
+    // Read before anything else is begun, so that a wrong file is said in one line.
+    if (switches.Secured is { } pem)
+        certificate = X509Certificate2.CreateFromPemFile(pem.Certificate, pem.Key);
+}
+catch (CryptographicException wrong)
+{
+    await Console.Error.WriteLineAsync($"The certificate and its key cannot be read as PEM: {wrong.Message}");
+    return 2;
+}
+
 var builder = WebApplication.CreateBuilder(new WebApplicationOptions
 {
     Args = switches.Rest,
@@ -75,8 +89,8 @@ builder.WebHost.ConfigureKestrel(kestrel =>
 {
     kestrel.Limits.MaxRequestBodySize = 1 << 20;
     kestrel.AddServerHeader = false;
-    if (switches is { Listen: { } address, Secured: { } pem })
-        kestrel.Listen(System.Net.IPAddress.Parse(address), switches.Port, listen => listen.UseHttps(X509Certificate2.CreateFromPemFile(pem.Certificate, pem.Key)));
+    if (switches.Listen is { } address && certificate is not null)
+        kestrel.Listen(System.Net.IPAddress.Parse(address), switches.Port, listen => listen.UseHttps(certificate));
 });
 // This machine alone, unless others are asked for.
 if (switches.Listen is null)

@@ -85,6 +85,16 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
                     break;
             }
         }
+        if (listen is not null && demo)
+        {
+            why = "The demo opens without a password, so it is served to this machine alone. Leave out --listen, or --demo.";
+            return false;
+        }
+        if (((string?[])[certificate, key]).FirstOrDefault(f => f is not null && !File.Exists(f)) is { } missing)
+        {
+            why = $"There is no file {missing}.";
+            return false;
+        }
         if (listen is not null && (certificate is null || key is null))
         {
             why = "--listen needs --certificate FILE and --key FILE (PEM): passphrases must not cross the network in clear. docs/operations.md says how to make them.";

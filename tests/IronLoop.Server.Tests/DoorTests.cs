@@ -254,10 +254,13 @@ public sealed class DoorTests : IDisposable
         Doorway.WhyNotBeyond(beyond with { Listen = null }, _shop.File).ShouldBeNull();
         await Lead();
         Doorway.WhyNotBeyond(beyond, _shop.File).ShouldBeNull();
-        Doorway.WhyNotBeyond(beyond with { Demo = true }, _shop.File)!.ShouldContain("demo");
+        Switches.TryRead(["--demo", "--listen", "0.0.0.0"], out _, out var demo).ShouldBeFalse();
+        demo!.ShouldContain("this machine alone");
         Switches.TryRead(["--listen", "0.0.0.0"], out _, out var why).ShouldBeFalse();
         why!.ShouldContain("--certificate");
-        Switches.TryRead(["--listen", "the counter", "--certificate", "a", "--key", "b"], out _, out why).ShouldBeFalse();
+        Switches.TryRead(["--listen", "0.0.0.0", "--certificate", "/no/such.pem", "--key", "/no/such.pem"], out _, out why).ShouldBeFalse();
+        why!.ShouldContain("/no/such.pem");
+        Switches.TryRead(["--listen", "the counter"], out _, out why).ShouldBeFalse();
         why!.ShouldContain("the counter");
     }
 

@@ -18,8 +18,8 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
     // What SQLite says: https://sqlite.org/rescode.html
     private const int SqliteBusy = 5, SqliteLocked = 6, SqliteReadOnly = 8, SqliteInputOutput = 10, SqliteCorrupt = 11, SqliteFull = 13, SqliteCannotOpen = 14, SqliteNoDatabase = 26;
 
-    // What Linux says when a disk is full, in the low half of an IOException's number.
-    private const int NoSpaceLeft = 28;
+    // What Linux says when a disk is full, and when it can only be read.
+    private const int NoSpaceLeft = 28, ReadOnlyFiles = 30;
 
     public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
     {
@@ -48,7 +48,7 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
         StaleException stale => Stale(stale),
         SqliteException { SqliteErrorCode: SqliteFull } or IOException { HResult: NoSpaceLeft } => Make(StatusCodes.Status507InsufficientStorage,
             "The disk is full; nothing of this was stored, and what was stored before is whole. Make room, then try again.", null),
-        SqliteException { SqliteErrorCode: SqliteReadOnly or SqliteCannotOpen } or UnauthorizedAccessException => Make(StatusCodes.Status503ServiceUnavailable,
+        SqliteException { SqliteErrorCode: SqliteReadOnly or SqliteCannotOpen } or UnauthorizedAccessException or IOException { HResult: ReadOnlyFiles } => Make(StatusCodes.Status503ServiceUnavailable,
             "The shop's folder cannot be written; nothing of this was stored. Give the program the right to write there, then try again.", null),
         SqliteException { SqliteErrorCode: SqliteCorrupt or SqliteNoDatabase } => Make(StatusCodes.Status503ServiceUnavailable,
             "The shop's file is damaged; nothing of this was stored. Stop working, and put the last backup back: House, Archive, or ./run.sh --restore FILE.", null),

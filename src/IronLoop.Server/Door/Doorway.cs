@@ -14,8 +14,6 @@ internal sealed class Doorway(bool isOpen)
     {
         if (switches.Listen is null)
             return null;
-        if (switches.Demo)
-            return "The demo opens without a password, so it is served to this machine alone. Leave out --listen, or start the shop itself without --demo.";
         using var work = shop.Look();
         return Fitters.All(work).Any(f => f is { Role: Role.Lead, GoneAt: null })
             ? null

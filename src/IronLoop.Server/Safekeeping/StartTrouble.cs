@@ -9,6 +9,9 @@ internal static class StartTrouble
     // What SQLite says: https://sqlite.org/rescode.html
     private const int Busy = 5, Locked = 6, ReadOnly = 8, InputOutput = 10, Corrupt = 11, Full = 13, CannotOpen = 14, NoDatabase = 26;
 
+    // What Linux says of a file system that is mounted to be read only.
+    private const int ReadOnlyFiles = 30;
+
     /// <summary>The trouble in words; null when it is none that is known.</summary>
     public static string? Explain(Exception failed, string folder)
     {
@@ -23,6 +26,8 @@ internal static class StartTrouble
                 $"The disk that {folder} is on is full; nothing was changed. Make room, then start again.",
             SqliteException { SqliteErrorCode: ReadOnly or CannotOpen } or UnauthorizedAccessException =>
                 $"The folder {folder} cannot be written by this program; nothing was changed. Give it the right to, or choose another folder with --data.",
+            IOException { HResult: ReadOnlyFiles } =>
+                $"The disk that {folder} is on can only be read; nothing was changed. Choose another folder with --data.",
             SqliteException { SqliteErrorCode: InputOutput } =>
                 $"The disk that {folder} is on does not read or write. See to the disk, then start again. {WayBack(folder)}",
             _ => null,
