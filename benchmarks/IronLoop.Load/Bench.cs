@@ -39,10 +39,10 @@ internal sealed class Bench(HttpClient client, int number, Tally tally)
         foreach (var (figure, typed) in Readings.Append(("wrist", $"{_random.Next(158, 186)}")))
             await Send(HttpMethod.Post, "reading", $"{at}/gauge/readings", new { figure, typed }, stop);
         var match = await Send(HttpMethod.Get, "match", $"{at}/match?kind=linkBracelet", null, stop);
-        var bands = match?["page"]?.AsArray();
+        var bands = match?["page"]?.AsArray().Where(m => m!["verdict"]!.GetValue<string>() is "fits" or "compromise").ToList();
         if (bands is not { Count: > 0 })
             return;
-        var band = bands[_random.Next(Math.Min(bands.Count, 8))]!["band"]!["id"]!;
+        var band = bands[_random.Next(bands.Count)]!["band"]!["id"]!;
         await Send(HttpMethod.Put, "choose", $"{at}/match", new { bandId = band }, stop);
         await Send(HttpMethod.Put, "clasp", $"{at}/clasp/keep", null, stop);
         var loop = await Send(HttpMethod.Get, "loop", $"{at}/loop", null, stop);

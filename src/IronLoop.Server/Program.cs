@@ -68,6 +68,9 @@ catch (CryptographicException wrong)
     return 2;
 }
 
+// A call waits for its turn at the file on a thread of its own; on two cores the pool would begin with two.
+ThreadPool.SetMinThreads(64, 64);
+
 var builder = WebApplication.CreateBuilder(new WebApplicationOptions
 {
     Args = switches.Rest,
@@ -251,9 +254,12 @@ app.Lifetime.ApplicationStarted.Register(() =>
     // Under a test host nobody reads the console.
     if (startedBy != typeof(Program).Assembly)
         return;
-    // The first question of the day should not have to wait for the routes, nor for the shelf.
-    _ = Task.Run(() => app.Services.GetRequiredService<EndpointDataSource>().Endpoints);
-    _ = Task.Run(() => app.Services.GetRequiredService<MatchShelf>().Now(app.Services.GetRequiredService<ShopFile>()));
+    // The first question of the day should not have to wait for the routes, nor the first list of bands for the shelf.
+    _ = Task.Run(() =>
+    {
+        _ = app.Services.GetRequiredService<EndpointDataSource>().Endpoints;
+        app.Services.GetRequiredService<MatchShelf>().Now(app.Services.GetRequiredService<ShopFile>());
+    });
     Console.WriteLine($"Iron Loop is at {string.Join(' ', app.Urls)}{(switches.Demo ? ", with the demo" : "")}. Ctrl+C stops it.");
 });
 try

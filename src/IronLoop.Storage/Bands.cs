@@ -134,6 +134,9 @@ public static class Bands
     /// <returns>How many there were.</returns>
     internal static int WorkOutReach(ShopWork work)
     {
+        // Usually there is none, and to find that out must not mean to read all links of all bands.
+        if (work.Query("SELECT id FROM band WHERE reach_id IS NULL AND kind = 'LinkBracelet' LIMIT 1", row => row.Number("id")).Count == 0)
+            return 0;
         var without = Read(work, "band.kind = $kind AND band.reach_id IS NULL", ("$kind", BandKind.LinkBracelet));
         foreach (var stock in without)
         {

@@ -8,9 +8,16 @@ namespace IronLoop.Storage;
 /// The shop's database file: one SQLite file in write-ahead mode, foreign keys on, brought up to date by numbered
 /// migrations when it is opened.
 /// </summary>
-public sealed class ShopFile
+public sealed class ShopFile : IDisposable
 {
     private const string FileName = "iron-loop.db";
+
+    private const int SqliteBusy = 5;
+
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(10);
+
+    // Who writes is served in turn: left to themselves, writers ask SQLite again and again, and one of twenty may wait for seconds.
+    private readonly SemaphoreSlim _turn = new(1, 1);
 
     private readonly string _connectionString;
 
@@ -75,23 +82,29 @@ public sealed class ShopFile
 
     /// <summary>Begins a piece of work: everything in it is stored together by <see cref="ShopWork.Keep"/>, or not at all.</summary>
     /// <exception cref="StaleException">The job under the hand at work was changed since it was seen.</exception>
+    /// <exception cref="SqliteException">Others went on writing for longer than is waited (SQLITE_BUSY).</exception>
     public ShopWork Begin()
     {
-        var work = new ShopWork(Connect(), writing: true, BandChanges.Add);
+        if (!_turn.Wait(Patience))
+            throw new SqliteException("The shop's file is being written.", SqliteBusy);
+        ShopWork? work = null;
         try
         {
+            work = new ShopWork(Connect(), writing: true, BandChanges.Add, () => _turn.Release());
             Hand.AtWork?.LayOn(work);
             return work;
         }
         catch
         {
-            work.Dispose();
+            if (work is null)
+                _turn.Release();
+            work?.Dispose();
             throw;
         }
     }
 
     /// <summary>Begins a piece of work that only reads, and sees one moment of the shop.</summary>
-    public ShopWork Look() => new(Connect(), writing: false, _ => { });
+    public ShopWork Look() => new(Connect(), writing: false, _ => { }, () => { });
 
     /// <summary>Brings what was written ahead into the file itself, so that what was written over is gone from both.</summary>
     public void Settle()
@@ -101,6 +114,9 @@ public sealed class ShopFile
         pragma.CommandText = "PRAGMA wal_checkpoint(TRUNCATE);";
         pragma.ExecuteNonQuery();
     }
+
+    /// <inheritdoc />
+    public void Dispose() => _turn.Dispose();
 
     /// <summary>Lets go of the file, so that it can be moved or another process can take it.</summary>
     public static void LetGo() => SqliteConnection.ClearAllPools();

@@ -13,15 +13,25 @@ public sealed class ShopWork : IDisposable
     private readonly SqliteConnection _connection;
     private readonly SqliteTransaction _transaction;
     private readonly Action<IReadOnlyCollection<long>> _onBandsKept;
+    private Action? _onEnded;
     private readonly HashSet<long> _bandsChanged = [];
     private Action? _onKept;
     private readonly Dictionary<string, SqliteCommand> _prepared = new(StringComparer.Ordinal);
 
-    internal ShopWork(SqliteConnection connection, bool writing, Action<IReadOnlyCollection<long>> onBandsKept)
+    internal ShopWork(SqliteConnection connection, bool writing, Action<IReadOnlyCollection<long>> onBandsKept, Action onEnded)
     {
         (_connection, _onBandsKept) = (connection, onBandsKept);
-        // A writer takes the write lock at once, so that what it read cannot change before it writes.
-        _transaction = connection.BeginTransaction(deferred: !writing);
+        try
+        {
+            // A writer takes the write lock at once, so that what it read cannot change before it writes.
+            _transaction = connection.BeginTransaction(deferred: !writing);
+        }
+        catch
+        {
+            connection.Dispose();
+            throw;
+        }
+        _onEnded = onEnded;
     }
 
     /// <summary>Stores everything done in this piece of work.</summary>
@@ -46,6 +56,7 @@ public sealed class ShopWork : IDisposable
             command.Dispose();
         _transaction.Dispose();
         _connection.Dispose();
+        Interlocked.Exchange(ref _onEnded, null)?.Invoke();
     }
 
     internal int Execute(string sql, params ReadOnlySpan<(string Name, object? Value)> values) => Prepared(sql, values).ExecuteNonQuery();
