@@ -100,7 +100,7 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
             why = "--listen needs --certificate FILE and --key FILE (PEM): passphrases must not cross the network in clear. docs/operations.md says how to make them.";
             return false;
         }
-        switches = new Switches(port, data ?? (demo ? "data/demo" : "data/shop"), demo, web, standIns, [.. rest]) 
+        switches = new Switches(port, data ?? (demo ? "data/demo" : "data/shop"), demo, web, standIns, [.. rest])
         {
             Restore = restore,
             Listen = listen,
