@@ -9,6 +9,8 @@ export default defineConfig({
   test: {
     environment: 'jsdom',
     setupFiles: ['./src/test-setup.ts'],
+    // They run beside the server's build.
+    testTimeout: 30_000,
     server: { deps: { inline: ['vuetify'] } },
   },
 })
