@@ -38,7 +38,11 @@ export async function send(request: Request): Promise<Response> {
   const turn = (turns.get(job) ?? Promise.resolve()).then(async () => {
     const version = seen.get(job)
     if (version && !request.headers.has('If-Match')) request.headers.set('If-Match', version)
-    const response = await fetch(request)
+    // Whether a change without an answer was stored is not known, so neither is the version it left.
+    const response = await fetch(request).catch((lost: unknown) => {
+      seen.delete(job)
+      throw lost
+    })
     note(job, response)
     return heard(response)
   })
