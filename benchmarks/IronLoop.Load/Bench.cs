@@ -10,7 +10,7 @@ namespace IronLoop.Load;
 /// </summary>
 internal sealed class Bench(HttpClient client, int number, Tally tally)
 {
-    private static readonly (string Figure, string Typed)[] Readings = [("lugWidth", "20"), ("lugToLug", "48.2"), ("barToBar", "44.1"), ("barRise", "3.2")];
+    private static readonly (string Figure, string Typed)[] Readings = [("lugWidth", "20"), ("lugToLug", "48.2"), ("barToBar", "44.1"), ("barRise", "3.2"), ("barGap", "2.4"), ("caseHeight", "10.5"), ("lugHole", "0.9")];
 
     private readonly Random _random = new(number);
 

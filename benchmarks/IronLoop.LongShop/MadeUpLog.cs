@@ -27,11 +27,13 @@ internal static class MadeUpLog
         string Any(string[] of) => of[random.Next(of.Length)];
         var start = new DateTimeOffset(2016, 1, 4, 8, 0, 0, TimeSpan.Zero);
         var stock = new List<long>();
-        using (var work = shop.Begin())
+        for (var from = 0; from < jobs; from += 5_000)
         {
-            for (var i = 0; i < 40; i++)
-                stock.Add(Bands.Add(work, new StockBand(0, $"SK-{i:000}", $"Bracelet {i}", null, "brushed", "steel", 9_900, 1_000_000, Bracelet(16 + i % 9))));
+            using var work = shop.Begin();
+            for (var i = from; i < Math.Min(jobs, from + 5_000); i++)
+                stock.Add(Bands.Add(work, new StockBand(0, $"SK-{i:000000}", $"Bracelet {i}", null, "brushed", "steel", 9_900, 1_000_000, Bracelet(16 + i % 9, i / 9 % 20))));
             work.Keep();
+            Console.Error.WriteLine($"{stock.Count} bands");
         }
         for (var from = 0; from < jobs; from += 2_000)
         {
@@ -57,7 +59,7 @@ internal static class MadeUpLog
                     BenchTicks.Set(work, job, 1, new BenchStep($"step-{step}", BenchPart.FirstSide, step == 5 ? StepKind.TryOn : StepKind.OpenJoint, "A step of the work."), null, at.AddMinutes(step + 1), 60 + random.Next(120));
                 Bags.Fill(work, job, [new BagLine("links of 8.2 mm", 3), new BagLine("split pins", 3)]);
                 // Whatever leaves is the owner's from then on, so the shop comes to hold as many bands as jobs.
-                var left = Bands.Add(work, new StockBand(0, $"OWN-{job}", "Own bracelet", client, "brushed", "steel", 0, 1, Bracelet(width.Micrometres % 3 + 16)));
+                var left = Bands.Add(work, new StockBand(0, $"OWN-{job}", "Own bracelet", client, "brushed", "steel", 0, 1, Bracelet(width.Micrometres % 3 + 16, job % 20)));
                 HandOvers.Close(work, job, at.AddHours(2), new HandedOver(HowItGoesBack.Collected, by, "", left, null, null, "", null));
                 Log.Write(work, job, at.AddHours(2), by, Station.HandOver, $"Handed over. 2 links taken out of the 12 side. Micro-adjust in position 3 of 5. {Any(Words)} {Any(Words)}.");
             }
@@ -75,12 +77,18 @@ internal static class MadeUpLog
         return new Arrangement(Row(twelve), Row(six), 2);
     }
 
-    private static Band Bracelet(decimal width)
+    private static Band Bracelet(decimal width, long make)
     {
-        Link[] row = [.. Enumerable.Range(0, 9).Select(i => new Link(Length.FromMillimetres(8.2m), i >= 2))];
+        var pitch = Length.FromMillimetres(7 + make * 0.1m);
+        Link[] Row(int links) => [.. Enumerable.Range(0, links).Select(i => new Link(pitch, i >= 2)), new Link(new Length(pitch.Micrometres / 2), true)];
         return new Band(
-            new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, Length.FromMillimetres(width), BandAttachment.LooseBar, true, null), Length.FromMillimetres(3.4m), "fold-over",
-            new Bracelet(row, row), [], new BraceletClasp(Length.FromMillimetres(20), Length.FromMillimetres(20), Side.Twelve, 5, Length.FromMillimetres(2.4m), 2), null)
+            new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, Length.FromMillimetres(width), BandAttachment.LooseBar, true, null)
+            {
+                EndThickness = Length.FromMillimetres(2.6m),
+                TubeBore = Length.FromMillimetres(1.9m),
+            },
+            Length.FromMillimetres(3.4m), "fold-over", new Bracelet(Row(9), Row(8)), [],
+            new BraceletClasp(Length.FromMillimetres(19), Length.FromMillimetres(20), Side.Twelve, 8, Length.FromMillimetres(1.5m), 3), null)
         {
             Fastener = Fastener.SplitPin,
         };

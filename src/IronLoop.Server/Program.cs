@@ -1,6 +1,7 @@
 using System.Reflection;
 using System.Security.Cryptography;
 using System.Security.Cryptography.X509Certificates;
+using System.Text.Json.Serialization.Metadata;
 using IronLoop.Server;
 using IronLoop.Server.Bench;
 using IronLoop.Server.Catalogue;
@@ -99,7 +100,7 @@ builder.WebHost.ConfigureKestrel(kestrel =>
 if (switches.Listen is null)
     builder.WebHost.UseUrls($"http://127.0.0.1:{switches.Port}");
 // A page from elsewhere must not reach the shop under a name of its own.
-builder.Configuration["AllowedHosts"] = string.Join(';', (string[])["localhost", "127.0.0.1", .. switches.Listen is { } listening ? [listening] : (string[])[], .. switches.Names]);
+builder.Configuration["AllowedHosts"] = string.Join(';', switches.Hosts);
 builder.Services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
 builder.Services.AddOpenApi(Wire.Configure);
 builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails = about => about.ProblemDetails.Extensions["requestId"] = about.HttpContext.TraceIdentifier);
@@ -147,6 +148,7 @@ builder.Services.ConfigureHttpJsonOptions(json =>
     Wire.Configure(json.SerializerOptions);
     if (isRealStart)
         json.SerializerOptions.TypeInfoResolverChain.Insert(0, WireContext.Default);
+    json.SerializerOptions.TypeInfoResolver = json.SerializerOptions.TypeInfoResolver?.WithAddedModifier(Wire.RefuseNullInLists);
 });
 if (isRealStart)
 {
@@ -214,6 +216,7 @@ bench.MapClasp();
 bench.MapParts();
 bench.MapSize();
 bench.MapWhatIf();
+bench.MapVariants();
 bench.MapStraps();
 bench.MapBench();
 // The house.

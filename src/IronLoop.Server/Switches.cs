@@ -1,5 +1,8 @@
 using System.Diagnostics.CodeAnalysis;
 using System.Globalization;
+using System.Net;
+using System.Net.NetworkInformation;
+using System.Net.Sockets;
 
 namespace IronLoop.Server;
 
@@ -26,6 +29,23 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
 
     /// <summary>The certificate and its key, as PEM files, that others are answered with.</summary>
     public (string Certificate, string Key)? Secured { get; init; }
+
+    /// <summary>
+    /// The names it answers to. An address that stands for all of them is none of these: the host's filter would take it for any name.
+    /// </summary>
+    public IReadOnlyList<string> Hosts =>
+    [
+        "localhost", "127.0.0.1",
+        .. Listen is not { } listen ? []
+            : IPAddress.Parse(listen) is var address && (address.Equals(IPAddress.Any) || address.Equals(IPAddress.IPv6Any)) ? OwnAddresses()
+            : (string[])[NameOf(address)],
+        .. Names,
+    ];
+
+    private static string[] OwnAddresses() =>
+        [.. NetworkInterface.GetAllNetworkInterfaces().SelectMany(card => card.GetIPProperties().UnicastAddresses).Select(own => NameOf(own.Address)).Distinct(StringComparer.Ordinal)];
+
+    private static string NameOf(IPAddress address) => address.AddressFamily == AddressFamily.InterNetworkV6 ? $"[{new IPAddress(address.GetAddressBytes())}]" : address.ToString();
 
     public const int UsualPort = 5180;
 
@@ -62,14 +82,19 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
                     break;
                 case "--listen":
                     listen = args[++i];
-                    if (!System.Net.IPAddress.TryParse(listen, out _))
+                    if (!IPAddress.TryParse(listen, out _))
                     {
                         why = $"--listen is {listen}; allowed is an address of this machine such as 192.168.1.20, or 0.0.0.0 for all of them.";
                         return false;
                     }
                     break;
                 case "--name":
-                    names.Add(args[++i]);
+                    if (args[++i].Contains('*', StringComparison.Ordinal) || IPAddress.TryParse(args[i], out _))
+                    {
+                        why = $"--name is {args[i]}; allowed is a name such as bench.shop.lan, without an asterisk.";
+                        return false;
+                    }
+                    names.Add(args[i]);
                     break;
                 case "--certificate":
                     certificate = args[++i];

@@ -38,13 +38,14 @@ public sealed class Backups(ShopFile shop)
         Directory.CreateDirectory(_folder);
         var name = $"{Prefix}{at.UtcDateTime.ToString(Stamp, CultureInfo.InvariantCulture)}.db";
         var (path, arriving) = (Path.Combine(_folder, name), Path.Combine(_folder, name + ".new"));
-        File.Delete(arriving);
+        Drop(arriving);
         using (var live = shop.Connect())
         using (var copy = Connect(arriving, SqliteOpenMode.ReadWriteCreate))
             live.BackupDatabase(copy);
         Check(arriving);
         CopyPhotos();
         File.Move(arriving, path, overwrite: true);
+        Drop(arriving);
         return new Backup(name, at, new FileInfo(path).Length);
     }
 
@@ -69,7 +70,7 @@ public sealed class Backups(ShopFile shop)
             // The newest of a day, week or month stands for it.
             if (place is not null && kept.Add(place))
                 continue;
-            File.Delete(Path.Combine(_folder, backup.Name));
+            Drop(Path.Combine(_folder, backup.Name));
             gone++;
         }
         return gone;
@@ -130,6 +131,13 @@ public sealed class Backups(ShopFile shop)
             PutIn(ShopFile.Open(folder), path);
         }
         return aside;
+    }
+
+    /// <summary>Takes a file away, with what lies beside it since it was opened to be looked at.</summary>
+    private static void Drop(string path)
+    {
+        foreach (var end in (string[])["", "-wal", "-shm"])
+            File.Delete(path + end);
     }
 
     /// <summary>Opens a file and looks whether it is a whole shop.</summary>

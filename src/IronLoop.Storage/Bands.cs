@@ -60,6 +60,10 @@ public static class Bands
         work.Query("SELECT article, owner_client_id IS NOT NULL AS own FROM band", row => (Article: row.Text("article"), Own: row.Yes("own")))
             .ToDictionary(a => a.Article, a => a.Own, StringComparer.Ordinal);
 
+    /// <summary>The article number of every band, by its own number.</summary>
+    public static IReadOnlyDictionary<long, string> ArticlesById(ShopWork work) =>
+        work.Query("SELECT id, article FROM band", row => (Id: row.Number("id"), Article: row.Text("article"))).ToDictionary(b => b.Id, b => b.Article);
+
     private static long Insert(ShopWork work, StockBand stock, string onConflict)
     {
         var (band, clasp, strap, onePiece, mesh) = (stock.Band, stock.Band.Clasp, stock.Band.Strap, stock.Band.OnePiece, stock.Band.Mesh);

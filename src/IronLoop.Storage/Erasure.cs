@@ -51,7 +51,7 @@ public static class Erasure
         if (words.StartsWith("Asked after:", StringComparison.Ordinal))
             return "Asked after.";
         foreach (var gone in said.Where(s => s.Length > 0))
-            words = words.Replace(gone, "", StringComparison.Ordinal);
+            words = words.Replace($": {gone}", "", StringComparison.Ordinal).Replace(gone, "", StringComparison.Ordinal);
         words = words.Replace(name, "the client", StringComparison.OrdinalIgnoreCase);
         foreach (var part in name.Split(' ', StringSplitOptions.RemoveEmptyEntries).Where(p => p.Length > 2))
             words = System.Text.RegularExpressions.Regex.Replace(

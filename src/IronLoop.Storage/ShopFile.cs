@@ -86,7 +86,7 @@ public sealed class ShopFile : IDisposable
     public ShopWork Begin()
     {
         if (!_turn.Wait(Patience))
-            throw new SqliteException("The shop's file is being written.", SqliteBusy);
+            throw new SqliteException("The shop’s file is being written.", SqliteBusy);
         ShopWork? work = null;
         try
         {

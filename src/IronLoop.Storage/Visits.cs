@@ -131,9 +131,12 @@ public static class Visits
     public static void IndexAll(ShopWork work, Action<long, long> progress)
     {
         var jobs = work.Query("SELECT id FROM job ORDER BY id", row => row.Number("id"));
+        // Emptied word by word it would take minutes without a sign, and could not be stopped; so the table itself is made anew.
+        var words = work.Query("SELECT sql FROM sqlite_master WHERE name = 'visit_words'", row => row.Text("sql")).Single();
+        work.Execute("DROP TABLE visit_words");
+        work.Execute(words);
         work.Execute("DELETE FROM visit");
         work.Execute("DELETE FROM visit_due");
-        work.Execute("DELETE FROM visit_words");
         for (var i = 0; i < jobs.Count; i++)
         {
             if (i % 100 == 0)

@@ -29,7 +29,7 @@ public sealed class EveryScreenTests : IDisposable
             Open(view);
             CanBeRead(view);
             PassesTheAccessibilityCheck(view);
-            foreach (var (width, height) in ((int, int)[])[(1280, 800), (1024, 768), (390, 844)])
+            foreach (var (width, height) in ((int, int)[])[(1280, 800), (1024, 768), (820, 1180), (390, 844)])
             {
                 _screen.Resize(width, height);
                 Settled();

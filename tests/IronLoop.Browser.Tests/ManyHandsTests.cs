@@ -25,10 +25,7 @@ public sealed class ManyHandsTests
         using var fitter = new Screen(shop.Address);
         fitter.Go("/house/limits");
         fitter.UntilSays("Who is at the bench?");
-        fitter.Type("initials", "mk");
-        fitter.Type("passphrase", "not this one");
-        fitter.Press("Sign in");
-        fitter.UntilSays("Initials or passphrase are wrong.");
+        fitter.SignIn("mk", "not this one", says: "Initials or passphrase are wrong.");
         fitter.SignIn("mk", Passphrase);
         fitter.Path.ShouldBe("/house/limits", "where they were going");
         fitter.UntilSays("MK, fitter");
@@ -74,6 +71,34 @@ public sealed class ManyHandsTests
         one.Until(() => one.Field("words").GetAttribute("value") == "Pinches in the evening.");
         one.Field("contact").GetAttribute("value").ShouldBe("the sail loft");
         two.NoConsoleErrors();
+    }
+
+    [Fact]
+    public void A_change_on_an_older_sight_is_refused_shows_both_and_is_made_all_the_same_by_choice()
+    {
+        using var shop = new RunningShop(demo: true);
+        using var screen = new Screen(shop.Address);
+        screen.Go("/jobs/5/size");
+        screen.UntilSays("This is the planner’s answer.");
+        var planned = screen.Told("position");
+        // Another screen is before with its change by less than it takes to be told of it.
+        screen.RunAsync(
+            """
+            const done = arguments[arguments.length - 1]
+            const first = async () => {
+              const { token } = await (await fetch('/api/door')).json()
+              const headers = { 'content-type': 'application/json', 'X-Iron-Loop-Token': token }
+              await fetch('/api/jobs/5/clasp/keep', { method: 'PUT', headers })
+              ;[...document.querySelectorAll('main button')].find((b) => b.innerText.includes('Looser')).click()
+            }
+            first().then(() => done('ok'), (e) => done(String(e)))
+            """)!.ToString().ShouldBe("ok");
+        screen.UntilSays("was changed on another screen meanwhile; nothing of yours was stored.");
+        screen.UntilSays("The screen shows theirs. Yours was twelve, out: 2");
+        screen.Told("position").ShouldBe(planned);
+        screen.Press("Do mine all the same");
+        screen.Until(() => screen.Told("position") != planned, "mine, after theirs");
+        screen.Until(() => screen.All(".stale").Count == 0);
     }
 
     [Fact]

@@ -41,12 +41,12 @@ public sealed class Screen : IDisposable
         SignIn(initials, passphrase, "Enter the first lead");
     }
 
-    public void SignIn(string initials, string passphrase, string act = "Sign in")
+    public void SignIn(string initials, string passphrase, string act = "Sign in", string says = "Sign out")
     {
         Type("initials", initials);
         Type("passphrase", passphrase);
         Press(act);
-        UntilSays("Sign out");
+        UntilSays(says);
     }
 
     public void Reload() => _driver.Navigate().Refresh();

@@ -20,7 +20,7 @@ public sealed class SizeTests : IDisposable
     public void Another_plan_is_tried_and_the_planner_s_answer_is_one_step_back_on_the_trail()
     {
         _screen.Go("/jobs/5/size");
-        _screen.UntilSays("This is the planner's answer.");
+        _screen.UntilSays("This is the planner’s answer.");
         var planned = _screen.Find("[data-testid=length]").Text;
         Tab("Others");
         _screen.Until(() => _screen.All("[data-alternative] .trades").Count > 0);
@@ -34,7 +34,7 @@ public sealed class SizeTests : IDisposable
         back.Text.ShouldContain("planner");
         _screen.IntoView(back);
         back.Click();
-        _screen.UntilSays("This is the planner's answer.");
+        _screen.UntilSays("This is the planner’s answer.");
         _screen.Find("[data-testid=length]").Text.ShouldBe(planned);
         _screen.NoConsoleErrors();
     }
@@ -55,13 +55,13 @@ public sealed class SizeTests : IDisposable
     public void A_client_who_wears_it_off_the_middle_gets_the_plan_for_it()
     {
         _screen.Go("/jobs/5/size");
-        _screen.UntilSays("This is the planner's answer.");
+        _screen.UntilSays("This is the planner’s answer.");
         Tab("Habits");
         _screen.Type("offCentre", "8");
         _screen.Press("Keep this for the client");
         Tab("Plan");
         _screen.Until(() => _screen.All("[data-testid=lean]").Any(l => l.Text.Contains("lean toward the 6 side", StringComparison.Ordinal)), "the lean");
-        _screen.UntilSays("This is the planner's answer.");
+        _screen.UntilSays("This is the planner’s answer.");
         _screen.NoConsoleErrors();
     }
 
@@ -69,7 +69,7 @@ public sealed class SizeTests : IDisposable
     public void A_small_wrist_is_centred_when_the_link_at_the_clasp_is_freed()
     {
         _screen.Go("/jobs/7/size");
-        _screen.UntilSays("Look at the clasp's joint on the 12 side before its last link is called fixed");
+        _screen.UntilSays("Look at the clasp’s joint on the 12 side before its last link is called fixed");
         Tab("By hand");
         // The first on the mat lies beside the clasp of the 12 side.
         OnTheMat(0);
@@ -89,8 +89,8 @@ public sealed class SizeTests : IDisposable
         Tab("By hand");
         _screen.UntilSays("1 loose of 8.2 mm");
         _screen.Press("Into 12");
-        _screen.UntilSays("Against the planner's:");
-        _screen.Until(() => _screen.All(".mat .link.joins").Count == 2, "both of the bag's links in");
+        _screen.UntilSays("Against the planner’s:");
+        _screen.Until(() => _screen.All(".mat .link.joins").Count == 2, "both of the bag’s links in");
 
         _screen.Go("/jobs/6/size");
         _screen.UntilSays("No arrangement can be worn");
@@ -104,6 +104,13 @@ public sealed class SizeTests : IDisposable
         _screen.Press("Try it");
         _screen.UntilSays("Its own again");
         _screen.Until(() => !_screen.Text.Contains("No arrangement can be worn", StringComparison.Ordinal), "the cure");
+        // What was tried with the half link is returned to whole: the clasp is its own again, the link is borrowed again.
+        var half = _screen.All(".trail button").Single(b => b.Text.Contains("1 from stock", StringComparison.Ordinal));
+        _screen.IntoView(half);
+        half.Click();
+        _screen.UntilSays("put 1 link of 5.6 mm into the 6 side");
+        _screen.UntilSays("1 taken, 1 free");
+        _screen.Until(() => !_screen.Text.Contains("Its own again", StringComparison.Ordinal), "its own clasp");
         _screen.NoConsoleErrors();
     }
 
@@ -111,7 +118,7 @@ public sealed class SizeTests : IDisposable
     public void By_keyboard_alone_links_are_taken_moved_and_kept_and_the_plan_goes_to_the_bench()
     {
         _screen.Go("/jobs/5/size");
-        _screen.UntilSays("This is the planner's answer.");
+        _screen.UntilSays("This is the planner’s answer.");
         OnTheMat(0);
         _screen.Key(Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowRight);
         _screen.Key(" ");
@@ -124,7 +131,7 @@ public sealed class SizeTests : IDisposable
         _screen.Key("m");
         _screen.Until(() => _screen.All(".mat .link.joins").Count == 1, "moved across");
         _screen.Key("p");
-        _screen.UntilSays("This is the planner's answer.");
+        _screen.UntilSays("This is the planner’s answer.");
         _screen.Focus("[role=tab][aria-selected=true]");
         for (var i = 0; i < 6 && !_screen.Focused.Text.Contains("Take it to the bench", StringComparison.Ordinal); i++)
             _screen.Key(Keys.Tab);

@@ -63,7 +63,7 @@ public sealed class WholePathTests : IDisposable
 
         // Size: change a link by keyboard, see every number follow, and go back by one key.
         OpenStation("Size");
-        _screen.UntilSays("This is the planner's answer.");
+        _screen.UntilSays("This is the planner’s answer.");
         var planned = Numbers();
         var leaving = _screen.All(".link[aria-checked=false]").Count;
         leaving.ShouldBeGreaterThan(0);
@@ -76,7 +76,7 @@ public sealed class WholePathTests : IDisposable
         Numbers().ShouldNotBe(planned);
         Length().ShouldBe(Length(planned) - 8.2m, 0.05m);
         _screen.Key("p");
-        _screen.UntilSays("This is the planner's answer.");
+        _screen.UntilSays("This is the planner’s answer.");
         Numbers().ShouldBe(planned);
 
         // Bench: tick the steps in order.

@@ -167,6 +167,7 @@ public sealed class ArchiveTests : IDisposable
             rows.ShouldAllBe(row => row.Length == rows[0].Length);
             if (name != "jobs")
                 continue;
+            rows[2][9].ShouldStartWith("SK-", customMessage: "a band is told by its article");
             rows[^1][3].ShouldBe("Quote \"this\", please");
             rows[^1][1].ShouldNotStartWith("=", customMessage: "a table must not reckon with a name");
         }
@@ -214,8 +215,12 @@ public sealed class ArchiveTests : IDisposable
             data.ShouldContain(held);
         var open = (await _shop.Get("/api/log?client=torvic"))["visits"]![0]!["clientId"]!.GetValue<long>();
         await _shop.Send(HttpMethod.Delete, $"/api/clients/{open}", null, HttpStatusCode.Conflict);
+        await Archive(_shop);
+        var written = Path.Combine(_shop.Folder, "archive", "archive.json");
+        File.Exists(written).ShouldBeTrue();
 
         await _shop.Send(HttpMethod.Delete, $"/api/clients/{id}", null);
+        File.Exists(written).ShouldBeFalse("an archive that lies there to be saved would still name them");
         await _shop.Send(HttpMethod.Delete, $"/api/clients/{id}", null, HttpStatusCode.Conflict);
         (await _shop.Get("/api/log?client=brandel"))["visits"]!.AsArray().ShouldBeEmpty();
         (await _shop.Get("/api/log?words=slides hand"))["visits"]!.AsArray().ShouldBeEmpty();
@@ -225,6 +230,7 @@ public sealed class ArchiveTests : IDisposable
         var all = Encoding.UTF8.GetString(await Archive(_shop));
         foreach (var gone in new[] { "Osk", "Brandel", "net loft", "Slides down", "does it still slide" })
             all.ShouldNotContain(gone, Case.Insensitive);
+        all.ShouldNotContain(": .", customMessage: "where something was said stands nothing, not its colon");
         var file = Encoding.UTF8.GetString(await File.ReadAllBytesAsync(Path.Combine(_shop.Folder, "iron-loop.db")));
         file.ShouldNotContain("Osk Brandel", customMessage: "what is taken out is written over");
     }

@@ -117,7 +117,7 @@ public sealed class BenchTests : IDisposable
         Tray(bench, "tubes", "fromStock").ShouldBe(1);
         Balances(bench, opening);
         (await _shop.Get($"/api/jobs/{job}/bench/tray/stock")).AsArray().Single(p => Text(p, "article") == Text(stock, "article"))!["free"]!.GetValue<int>()
-            .ShouldBe(stock["free"]!.GetValue<int>() - 1, "it is the job's now");
+            .ShouldBe(stock["free"]!.GetValue<int>() - 1, "it is the job’s now");
         await Forward(job);
         var bag = (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.AsArray();
         await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = bag, by = "TB" });
@@ -167,6 +167,25 @@ public sealed class BenchTests : IDisposable
         ((string[])["twelve", "six"]).Sum(side => outOf[side]!.AsArray().Count(l => Text(l, "fate") == "leaves"))
             .ShouldBe(bag.Single(b => Text(b, "what").StartsWith("links", StringComparison.Ordinal))!["count"]!.GetValue<int>());
         await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = bag, by = "TB" });
+    }
+
+    [Fact]
+    public async Task No_figure_makes_a_part_vanish_once_the_account_has_begun()
+    {
+        var job = await JobId("Bettan Oakes");
+        var opening = Totals(await Bench(job));
+        (await _shop.Patch($"/api/jobs/{job}/gauge", new { attachment = "fixedBar" }, HttpStatusCode.Conflict))["title"]!.GetValue<string>()
+            .ShouldContain("the account of its parts hangs on this");
+        await _shop.Patch($"/api/jobs/{job}/gauge", new { wear = "snug" });
+        Balances(await Bench(job), opening);
+
+        // The same before any step, once a part is said to be lost.
+        job = await OnTheBench("Runa Fenwick");
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "links of 8.2 mm", count = 1, act = "lost" });
+        var other = (await _shop.Get($"/api/jobs/{job}/match?take=60"))["page"]!.AsArray().First(m => m!["whyNot"] is null && !m["chosen"]!.GetValue<bool>())!["band"]!["id"]!.GetValue<long>();
+        await _shop.Put($"/api/jobs/{job}/match", new { bandId = other }, HttpStatusCode.Conflict);
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "links of 8.2 mm", count = 1, act = "found" });
+        await _shop.Put($"/api/jobs/{job}/match", new { bandId = other });
     }
 
     [Fact]

@@ -127,12 +127,25 @@ public sealed class ClaspTests : IDisposable
         var strap = await JobId("Dorrit Vale");
         await _shop.Put($"/api/jobs/{strap}/clasp/seen", new { kind = "pinBuckle", pierced = false });
         (await _shop.Get($"/api/jobs/{strap}"))["claspKept"]!.GetValue<bool>().ShouldBeFalse("what was kept was kept with a hole in the end");
-        (await _shop.Put($"/api/jobs/{strap}/clasp/keep", null, HttpStatusCode.BadRequest))["errors"]!["$.consentSignedBy"]![0]!.GetValue<string>().ShouldContain("Pierce the strap's end");
+        (await _shop.Put($"/api/jobs/{strap}/clasp/keep", null, HttpStatusCode.BadRequest))["errors"]!["$.consentSignedBy"]![0]!.GetValue<string>().ShouldContain("Pierce the strap’s end");
         await _shop.Put($"/api/jobs/{strap}/clasp/keep?consentSignedBy=Dorrit%20Vale", null);
         await _shop.Post($"/api/jobs/{strap}/size/agree", null);
-        (await _shop.Get($"/api/jobs/{strap}/bench"))["steps"]!.AsArray().ShouldContain(s => s!["what"]!.GetValue<string>().StartsWith("Pierce the strap's end", StringComparison.Ordinal));
+        (await _shop.Get($"/api/jobs/{strap}/bench"))["steps"]!.AsArray().ShouldContain(s => s!["what"]!.GetValue<string>().StartsWith("Pierce the strap’s end", StringComparison.Ordinal));
         var buckle = Candidate(await _shop.Get($"/api/jobs/{strap}/clasp"), "CL-B16");
         buckle["rules"]!.AsArray().SelectMany(r => r!["work"]!.AsArray()).Single()!["what"]!.GetValue<string>().ShouldContain("clean through both sides");
+    }
+
+    [Theory]
+    [InlineData("%20", "kind is missing.")]
+    [InlineData("rubies", "kind is “rubies”; allowed is one of")]
+    [InlineData("1", "kind is “1”; allowed is one of")]
+    public async Task An_own_part_that_is_none_is_refused(string kind, string says)
+    {
+        var job = (await _shop.Get("/api/jobs")).AsArray()[0]!["id"]!.GetValue<long>();
+        foreach (var refused in (JsonNode[])[
+            await _shop.Send(HttpMethod.Delete, $"/api/jobs/{job}/clasp/own-parts/{kind}", null, HttpStatusCode.BadRequest),
+            await _shop.Send(HttpMethod.Get, $"/api/jobs/{job}/clasp/own-parts/{kind}/offers", null, HttpStatusCode.BadRequest)])
+            refused["errors"]!["$.kind"]![0]!.GetValue<string>().ShouldStartWith(says);
     }
 
     [Fact]

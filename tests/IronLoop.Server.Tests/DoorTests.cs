@@ -265,6 +265,27 @@ public sealed class DoorTests : IDisposable
     }
 
     [Fact]
+    public void It_answers_to_its_own_names_alone_however_widely_it_listens()
+    {
+        Switches Listening(string? at, params string[] names) => new(0, _shop.Folder, Demo: false, null, 0, []) { Listen = at, Names = names };
+        Listening(null).Hosts.ShouldBe(["localhost", "127.0.0.1"]);
+        Listening("192.168.1.20", "bench.shop.lan").Hosts.ShouldBe(["localhost", "127.0.0.1", "192.168.1.20", "bench.shop.lan"]);
+        Listening("fe80::1").Hosts.ShouldContain("[fe80::1]");
+        foreach (var all in (string[])["0.0.0.0", "::"])
+        {
+            // The framework takes these three for any name whatever.
+            foreach (var any in (string[])["*", "0.0.0.0", "[::]"])
+                Listening(all, "bench.shop.lan").Hosts.ShouldNotContain(any);
+            Listening(all, "bench.shop.lan").Hosts.ShouldContain("bench.shop.lan");
+        }
+        foreach (var name in (string[])["*", "*.lan", "0.0.0.0"])
+        {
+            Switches.TryRead(["--name", name], out _, out var why).ShouldBeFalse();
+            why!.ShouldContain(name);
+        }
+    }
+
+    [Fact]
     public async Task What_is_brought_in_neither_opens_the_door_nor_shuts_it()
     {
         var lead = await Lead();

@@ -32,6 +32,18 @@ public sealed class GaugeTests : IDisposable
     }
 
     [Fact]
+    public async Task A_null_in_a_list_is_named_with_its_number()
+    {
+        var job = await TakeIn("takeLinksOut");
+        var link = """{"pitchMm": 8, "removable": true}""";
+        foreach (var side in new[] { "twelve", "0" })
+        {
+            var problem = await _shop.Put($"/api/jobs/{job}/gauge/bracelet/{side}", $$"""{"links": [{{link}}, null, {{link}}]}""", HttpStatusCode.BadRequest);
+            problem["errors"]!["$.links"].ShouldNotBeNull(problem.ToJsonString())[0]!.GetValue<string>().ShouldBe("links must be a list without null; number 2 is null.");
+        }
+    }
+
+    [Fact]
     public async Task Several_readings_are_a_mean_with_a_spread_and_one_can_be_dropped()
     {
         var id = await TakeIn();

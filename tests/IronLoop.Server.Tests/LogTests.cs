@@ -68,7 +68,7 @@ public sealed class LogTests : IDisposable
         var figures = await _shop.Get("/api/log/figures?weeks=52");
         var weeks = figures["weeks"]!.AsArray();
         weeks.Count.ShouldBe(52);
-        weeks.Sum(w => w!["closed"]!.GetValue<int>()).ShouldBe(3, "the fourth and fifth of the demo's log lie further back");
+        weeks.Sum(w => w!["closed"]!.GetValue<int>()).ShouldBe(3, "the fourth and fifth of the demo’s log lie further back");
         weeks.Sum(w => w!["triedOn"]!.GetValue<int>()).ShouldBe(1, "one was a bracelet");
         weeks.Sum(w => w!["rightFirst"]!.GetValue<int>()).ShouldBe(1);
         figures["widths"]!.AsArray()[0]!["widthMm"]!.GetValue<decimal>().ShouldBe(20);

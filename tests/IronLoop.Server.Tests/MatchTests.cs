@@ -58,7 +58,7 @@ public sealed class MatchTests : IDisposable
         band["needsConsent"]!.GetValue<bool>().ShouldBeTrue();
         var id = band["band"]!["id"]!.GetValue<long>();
         var problem = await _shop.Put($"/api/jobs/{job}/match", new { bandId = id }, HttpStatusCode.BadRequest);
-        problem["errors"]!["$.consentSignedBy"]![0]!.GetValue<string>().ShouldContain("Let the slot's screws pierce the strap's ends");
+        problem["errors"]!["$.consentSignedBy"]![0]!.GetValue<string>().ShouldContain("Let the slot’s screws pierce the strap’s ends");
         (await _shop.Get($"/api/jobs/{job}"))["band"].ShouldBeNull();
 
         await _shop.Put($"/api/jobs/{job}/match", new { bandId = id, consentSignedBy = "M. Stoll" });
@@ -67,7 +67,7 @@ public sealed class MatchTests : IDisposable
         await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
         await _shop.Post($"/api/jobs/{job}/size/agree", null);
         var steps = (await _shop.Get($"/api/jobs/{job}/bench"))["steps"]!.AsArray();
-        steps.ShouldContain(s => Text(s, "kind") == "extra" && Text(s, "what").Contains("pierce the strap's ends") && Text(s, "tool").Contains("screwdriver"));
+        steps.ShouldContain(s => Text(s, "kind") == "extra" && Text(s, "what").Contains("pierce the strap’s ends") && Text(s, "tool").Contains("screwdriver"));
     }
 
     [Fact]

@@ -59,7 +59,7 @@ public sealed class OrderTests : IAsyncLifetime
         offers["offers"]!.AsArray().ShouldAllBe(o => Math.Abs(o!["measured"]!.GetValue<string>().Contains("18", StringComparison.Ordinal) ? 0 : 1) <= 1);
         var best = offers["offers"]![0]!;
         best["cures"]!.GetValue<bool>().ShouldBeTrue();
-        best["partId"].ShouldBeNull("it is not on the shop's list yet");
+        best["partId"].ShouldBeNull("it is not on the shop’s list yet");
 
         await WaitForClasp();
         (await Job("Ketil Orrel"))["waits"]!.GetValue<bool>().ShouldBeTrue();

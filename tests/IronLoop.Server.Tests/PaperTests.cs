@@ -23,7 +23,7 @@ public sealed class PaperTests : IDisposable
         using var pdf = PdfDocument.Open(await answer.Content.ReadAsByteArrayAsync());
         var text = string.Join('\n', pdf.GetPages().Select(p => string.Join(' ', p.GetWords().Select(w => w.Text))));
         foreach (var page in pdf.GetPages())
-            page.Letters.Select(l => l.FontName).Distinct().ShouldBe(["Type3"], "every letter's outline goes along");
+            page.Letters.Select(l => l.FontName).Distinct().ShouldBe(["Type3"], "every letter’s outline goes along");
         return (text, pdf.NumberOfPages, pdf.GetPage(1).Width);
     }
 
@@ -36,6 +36,24 @@ public sealed class PaperTests : IDisposable
         wide.ShouldBe(width, 1);
         foreach (var said in new[] { "Job sheet", "Hale Torvic", "Bracelet, please, and not too tight.", "scratch on the bezel 3", "1 box", "Three-row bracelet", "left to tighten", "Try it on", "punch 0.8 mm", "10 mm" })
             text.ShouldContain(said, Case.Insensitive);
+    }
+
+    [Fact]
+    public async Task The_job_sheet_keeps_what_was_done_before_a_try_on_changed_the_plan_and_why_a_step_was_left_out()
+    {
+        var job = await Job("Bettan Oakes");
+        var (before, _, _) = await Pdf($"/api/jobs/{job}/job-sheet.pdf");
+        before.ShouldContain("Tape the lugs and the clasp");
+        await _shop.Put($"/api/jobs/{job}/bench/try-on", new { by = "millimetres", over = "comfort", amount = "13", take = true });
+        while ((await _shop.Get($"/api/jobs/{job}/bench"))["steps"]!.AsArray().FirstOrDefault(s => s!["next"]!.GetValue<bool>()) is { } step)
+        {
+            var skipped = step["kind"]!.GetValue<string>() == "check" ? "owner could not wait" : "";
+            await _shop.Put($"/api/jobs/{job}/bench/steps/{step["key"]}", new { done = true, skipped });
+        }
+        var (text, _, _) = await Pdf($"/api/jobs/{job}/job-sheet.pdf");
+        text.ShouldContain("Tape the lugs and the clasp", customMessage: "the first round is on it too");
+        text.ShouldContain("goes in, back where it was");
+        text.ShouldContain("Left out: owner could not wait");
     }
 
     [Fact]
@@ -58,7 +76,7 @@ public sealed class PaperTests : IDisposable
         await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
         await _shop.Post($"/api/jobs/{job}/size/agree", null);
         var (text, _, _) = await Pdf($"/api/jobs/{job}/consent.pdf?paper=letter");
-        text.ShouldContain("pierce the strap's ends");
+        text.ShouldContain("pierce the strap’s ends");
         text.ShouldContain("Name and signature");
     }
 
@@ -84,6 +102,8 @@ public sealed class PaperTests : IDisposable
             svg.Name.LocalName.ShouldBe("svg");
             svg.Attribute("width")!.Value.ShouldEndWith("mm");
             svg.Attribute("viewBox")!.Value.ShouldBe($"0 0 {svg.Attribute("width")!.Value[..^2]} {svg.Attribute("height")!.Value[..^2]}");
+            svg.Descendants().Where(e => e.Name.LocalName == "text").ShouldAllBe(e => !e.Attribute("x")!.Value.Contains(',') && e.Attribute("font-family")!.Value.EndsWith("sans-serif", StringComparison.Ordinal),
+                "with any font its words stay words");
             svg.Descendants().Count(e => e.Name.LocalName is "path" or "rect" or "ellipse" or "circle").ShouldBeGreaterThan(15);
         }
         (await _shop.Client.GetAsync($"/api/jobs/{await Job("Corrin Thale")}/loop.svg")).StatusCode.ShouldBe(HttpStatusCode.Conflict, "nothing is gauged there");

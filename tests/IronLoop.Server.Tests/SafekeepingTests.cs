@@ -52,6 +52,7 @@ public sealed class SafekeepingTests : IDisposable
         var backups = new Backups(_shop.File);
         var made = backups.Make(_shop.Clock.GetUtcNow());
         var path = Path.Combine(_shop.Folder, "backups", made.Name);
+        Directory.GetFiles(Path.Combine(_shop.Folder, "backups")).ShouldBe([path], "a backup is one file");
         var bytes = File.ReadAllBytes(path);
         bytes.AsSpan(4096, bytes.Length / 2).Clear();
         File.WriteAllBytes(path, bytes);

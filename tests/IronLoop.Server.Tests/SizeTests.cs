@@ -104,7 +104,7 @@ public sealed class SizeTests : IDisposable
     {
         var job = await JobId("Isbet Linnet");
         var before = await _shop.Get($"/api/jobs/{job}/loop");
-        before["plannersSay"]!.GetValue<string>().ShouldContain("Look at the clasp's joint on the 12 side");
+        before["plannersSay"]!.GetValue<string>().ShouldContain("Look at the clasp’s joint on the 12 side");
         before["layOut"]!["twelveAtTheClasp"]!["canBeFreed"]!.GetValue<bool>().ShouldBeTrue();
         before["layOut"]!["sixAtTheClasp"]!["canBeFreed"]!.GetValue<bool>().ShouldBeFalse();
         (await _shop.Put($"/api/jobs/{job}/size/freed", new { side = "twelve", freed = true, endPiece = "8" }, HttpStatusCode.BadRequest))
@@ -134,7 +134,7 @@ public sealed class SizeTests : IDisposable
         await _shop.Put($"/api/jobs/{job}/clasp/keep", new { });
         await _shop.Post($"/api/jobs/{job}/size/agree", new { });
         (await _shop.Get($"/api/jobs/{job}/size/links")).AsArray().Single()!["taken"]!.GetValue<int>().ShouldBe(1, "the plan puts in one; the other went back");
-        (await _shop.Get($"/api/jobs/{job}/loop"))["layOut"]!["spares"]!.AsArray().ShouldAllBe(s => s!["pitchMm"]!.GetValue<decimal>() != 5.6m, "nothing of the shop's goes into the owner's bag");
+        (await _shop.Get($"/api/jobs/{job}/loop"))["layOut"]!["spares"]!.AsArray().ShouldAllBe(s => s!["pitchMm"]!.GetValue<decimal>() != 5.6m, "nothing of the shop’s goes into the owner’s bag");
     }
 
     [Fact]

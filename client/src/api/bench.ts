@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { place } from './answers'
 import { api } from './http'
 import { answered } from './shop'
 import type { components } from './schema'
@@ -20,7 +21,7 @@ export function useBench(jobId: MaybeRefOrGetter<number>) {
   const path = () => ({ params: { path: { id: id.value } } })
 
   async function changed(call: Promise<BenchSheet>) {
-    queries.setQueryData(key.value, await call)
+    await place(queries, key.value, await call)
     // The next step is there: a pedal pressed now must not wait for the rest of the screen.
     void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'bench' })
   }
@@ -53,7 +54,7 @@ export function useBench(jobId: MaybeRefOrGetter<number>) {
     tryOn: async (body: Schemas['TriedWire']) => {
       const tried = await answered(api.PUT('/api/jobs/{id}/bench/try-on', { ...path(), body }))
       if (body.take) {
-        queries.setQueryData(key.value, tried.bench)
+        await place(queries, key.value, tried.bench)
         await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'bench' })
       }
       return tried

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { place } from './answers'
 import { api } from './http'
 import { answered } from './shop'
 import type { components } from './schema'
@@ -31,7 +32,7 @@ export function useClasp(jobId: MaybeRefOrGetter<number>) {
   const path = () => ({ params: { path: { id: id.value } } })
 
   async function changed(call: Promise<ClaspSheet>) {
-    queries.setQueryData(key.value, await call)
+    await place(queries, key.value, await call)
     await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'clasp' })
   }
 

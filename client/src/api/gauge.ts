@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { place } from './answers'
 import { api } from './http'
 import { answered } from './shop'
 import type { components } from './schema'
@@ -33,7 +34,7 @@ export function useGauge(jobId: MaybeRefOrGetter<number>) {
 
   async function entered(call: Promise<GaugeSheet>) {
     const sheet = await call
-    queries.setQueryData(key.value, sheet)
+    await place(queries, key.value, sheet)
     // Loop, rack and stations hang on the figures; the fitter does not wait for them.
     void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'gauge' })
     return sheet

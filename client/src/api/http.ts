@@ -15,11 +15,25 @@ const seen = new Map<string, string>()
 /** Changes to one job go one after the other: each is made on what the one before left. */
 const turns = new Map<string, Promise<unknown>>()
 
-type Heard = 'signedOut' | 'stale'
-const listeners = new Map<Heard, () => void>()
+/** A change to a job that was refused since somebody else changed the job meanwhile. */
+export interface StaleChange {
+  /** What the shop says of it. */
+  says: string
+  /** What was to be stored, value by value. */
+  yours: string[]
+  /** Makes the change all the same, on how the job stands now. */
+  again: () => Promise<Response>
+}
+
+interface Heard {
+  signedOut: () => void
+  /** Null where the screen that made the change shows both itself. */
+  stale: (change: StaleChange | null) => void
+}
+const listeners: Partial<Heard> = {}
 /** Says what is to be done when a session is over, or when a job was changed on another screen. */
-export function on(heard: Heard, then: () => void) {
-  listeners.set(heard, then)
+export function on<K extends keyof Heard>(heard: K, then: Heard[K]) {
+  listeners[heard] = then
 }
 
 const ofJob = /^\/api\/jobs\/(\d+)(\/.*)?$/
@@ -37,13 +51,16 @@ export async function send(request: Request): Promise<Response> {
   if (!job) return heard(await fetch(request))
   const turn = (turns.get(job) ?? Promise.resolve()).then(async () => {
     const version = seen.get(job)
-    if (version && !request.headers.has('If-Match')) request.headers.set('If-Match', version)
+    const showsBoth = request.headers.has('If-Match')
+    const kept = request.clone()
+    if (version && !showsBoth) request.headers.set('If-Match', version)
     // Whether a change without an answer was stored is not known, so neither is the version it left.
     const response = await fetch(request).catch((lost: unknown) => {
       seen.delete(job)
       throw lost
     })
     note(job, response)
+    if (response.status === 412) listeners.stale?.(showsBoth ? null : await stale(response.clone(), kept))
     return heard(response)
   })
   turns.set(
@@ -59,9 +76,31 @@ function note(job: string, response: Response) {
 }
 
 function heard(response: Response) {
-  if (response.status === 401) listeners.get('signedOut')?.()
-  if (response.status === 412) listeners.get('stale')?.()
+  if (response.status === 401) listeners.signedOut?.()
   return response
+}
+
+async function stale(response: Response, kept: Request): Promise<StaleChange> {
+  const { title } = (await response.json().catch(() => ({}))) as { title?: string }
+  const sent: unknown = await kept
+    .clone()
+    .json()
+    .catch(() => null)
+  return { says: title ?? '', yours: valuesOf(sent), again: () => send(kept.clone()) }
+}
+
+/** The plain values of what was sent, each with its name in words; of places counted from the case, how many. */
+function valuesOf(sent: unknown, name = ''): string[] {
+  if (sent === null || sent === '') return []
+  if (typeof sent !== 'object') return [`${name}: ${String(sent as string | number | boolean)}`]
+  if (Array.isArray(sent)) {
+    const words: unknown[] = sent.filter((value) => typeof value === 'string')
+    return sent.length === 0 ? [] : [`${name}: ${words.length > 0 ? words.join(', ') : sent.length}`]
+  }
+  return Object.entries(sent).flatMap(([key, value]) => {
+    const words = key.replace(/[A-Z]/g, (capital) => ` ${capital.toLowerCase()}`)
+    return valuesOf(value, name ? `${name}, ${words}` : words)
+  })
 }
 
 export const api = createClient<paths>({ baseUrl: '', fetch: send })

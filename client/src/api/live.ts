@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { useWebSocket } from '@vueuse/core'
 import { computed } from 'vue'
-import { on, screenName } from './http'
+import { screenName } from './http'
 
 interface Change {
   jobId: number | null
@@ -33,6 +33,5 @@ export function useLive() {
     },
     onMessage: (_, event: MessageEvent<string>) => heard(JSON.parse(event.data) as Change),
   })
-  on('stale', () => void queries.invalidateQueries())
   return { isLost: computed(() => before && status.value === 'CLOSED') }
 }

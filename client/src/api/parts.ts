@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { place } from './answers'
 import { api } from './http'
 import { answered } from './shop'
 import type { components } from './schema'
@@ -15,7 +16,7 @@ export type OrderState = Schemas['OrderState']
 export function useParts() {
   const queries = useQueryClient()
   async function changed(call: Promise<Part[]>) {
-    queries.setQueryData(['parts'], await call)
+    await place(queries, ['parts'], await call)
     await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'parts' })
   }
   return {
@@ -43,7 +44,7 @@ export function useStockEntries(part: MaybeRefOrGetter<number | null>) {
 export function useOrders() {
   const queries = useQueryClient()
   async function changed(call: Promise<OrderBook>) {
-    queries.setQueryData(['orders'], await call)
+    await place(queries, ['orders'], await call)
     await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'orders' })
   }
   return {

@@ -149,7 +149,7 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** The open jobs a band would fit, best first; with a client's name, that client's watches. */
+    /** The open jobs a band would fit, best first; with a client’s name, that client’s watches. */
     get: operations['fits']
     put?: never
     post?: never
@@ -219,7 +219,7 @@ export interface paths {
     }
     get?: never
     put?: never
-    /** Prints the bag's label. */
+    /** Prints the bag’s label. */
     post: operations['printLabel']
     delete?: never
     options?: never
@@ -304,7 +304,7 @@ export interface paths {
     }
     get?: never
     put?: never
-    /** Judges a clasp on a band's end. */
+    /** Judges a clasp on a band’s end. */
     post: operations['judgeClasp']
     delete?: never
     options?: never
@@ -661,7 +661,7 @@ export interface paths {
       cookie?: never
     }
     get?: never
-    /** A side's row, link by link. */
+    /** A side’s row, link by link. */
     put: operations['linkRow']
     post?: never
     delete?: never
@@ -867,7 +867,7 @@ export interface paths {
       cookie?: never
     }
     get?: never
-    /** Settles the address of the suppliers' service; empty is the stand-in. */
+    /** Settles the address of the suppliers’ service; empty is the stand-in. */
     put: operations['settleSuppliers']
     post?: never
     delete?: never
@@ -957,7 +957,7 @@ export interface paths {
     }
     get?: never
     put?: never
-    /** Enters the owner's own band. */
+    /** Enters the owner’s own band. */
     post: operations['addOwnBand']
     delete?: never
     options?: never
@@ -1110,7 +1110,7 @@ export interface paths {
       cookie?: never
     }
     get?: never
-    /** Keeps the band's own clasp. */
+    /** Keeps the band’s own clasp. */
     put: operations['keepClasp']
     post?: never
     delete?: never
@@ -1143,10 +1143,10 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** What suppliers offer for the band's end as measured. */
+    /** What suppliers offer for the band’s end as measured. */
     get: operations['claspOffers']
     put?: never
-    /** Puts an offer on the shop's list, so that it can be chosen. */
+    /** Puts an offer on the shop’s list, so that it can be chosen. */
     post: operations['takeOffer']
     delete?: never
     options?: never
@@ -1264,7 +1264,7 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** Every change of a part's count. */
+    /** Every change of a part’s count. */
     get: operations['stockEntries']
     put?: never
     post?: never
@@ -1285,7 +1285,7 @@ export interface paths {
     /** Takes an arrangement by hand and answers what it comes to. */
     put: operations['arrange']
     post?: never
-    /** Back to the planner's answer. */
+    /** Back to the planner’s answer. */
     delete: operations['backToPlan']
     options?: never
     head?: never
@@ -1352,7 +1352,7 @@ export interface paths {
       cookie?: never
     }
     get?: never
-    /** A link that looks fixed is freed at the clasp's joint, or not. */
+    /** A link that looks fixed is freed at the clasp’s joint, or not. */
     put: operations['freeLink']
     post?: never
     delete?: never
@@ -1379,6 +1379,23 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/jobs/{id}/size/variant': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Returns to a variant that was tried: its clasp, its links from stock, its freed links and how they lie. Links never to be taken stay so. */
+    put: operations['returnTo']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/jobs/{id}/size/straps': {
     parameters: {
       query?: never
@@ -1386,7 +1403,7 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** The shop's straps for this watch, the one whose middle hole is nearest first. */
+    /** The shop’s straps for this watch, the one whose middle hole is nearest first. */
     get: operations['strapLengths']
     put?: never
     post?: never
@@ -1489,7 +1506,7 @@ export interface paths {
       cookie?: never
     }
     get?: never
-    /** The owner's signature to work that cannot be undone. */
+    /** The owner’s signature to work that cannot be undone. */
     put: operations['signConsent']
     post?: never
     delete?: never
@@ -1522,7 +1539,7 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** Small parts in stock that could take a lost one's place. */
+    /** Small parts in stock that could take a lost one’s place. */
     get: operations['trayStock']
     put?: never
     post?: never
@@ -1677,9 +1694,9 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** The house's school and what the others would cost here. */
+    /** The house’s school and what the others would cost here. */
     get: operations['school']
-    /** Settles the house's school. */
+    /** Settles the house’s school. */
     put: operations['setSchool']
     post?: never
     delete?: never
@@ -2939,6 +2956,7 @@ export interface components {
       reach?: null | components['schemas']['ReachHere']
       days?: null | components['schemas']['DaysWire']
       lean?: null | components['schemas']['LeanWire']
+      variant?: null | components['schemas']['VariantWire']
       finalFigures?: null | string
     }
     LooseLinkWire: {
@@ -3497,6 +3515,10 @@ export interface components {
       /** @description Millimetres, at most three decimals. */
       looserMm: number
     }
+    ReturnWire: {
+      with: components['schemas']['VariantWire']
+      lies: components['schemas']['ByHand']
+    }
     /** @enum {unknown} */
     Role: 'counter' | 'fitter' | 'lead'
     RuleWire: {
@@ -3899,6 +3921,13 @@ export interface components {
       thickness?: null | string
       pitch?: null | string
       wedge?: null | string
+    }
+    VariantWire: {
+      /** Format: int64 */
+      claspPartId: null | number
+      links: components['schemas']['TakeLinkWire'][]
+      freed: components['schemas']['FreedWire'][]
+      way: components['schemas']['PullThroughWay']
     }
     /** @enum {unknown} */
     Verdict: 'fits' | 'compromise' | 'unknown' | 'work' | 'no'
@@ -7410,6 +7439,59 @@ export interface operations {
     requestBody: {
       content: {
         'application/json': components['schemas']['TakeLinkWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['LoopSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  returnTo: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ReturnWire']
       }
     }
     responses: {

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { RefusedError, type Problem } from './refused'
+import { place } from './answers'
 import { api, send } from './http'
 import type { components } from './schema'
 
@@ -11,6 +12,8 @@ export type BandAttachment = Schemas['BandAttachment']
 export type BandMaterial = Schemas['BandMaterial']
 export type BandSheet = Schemas['BandSheet']
 export type ByHand = Schemas['ByHand']
+/** A variant tried at Size, whole. */
+export type Variant = Schemas['ReturnWire']
 export type CameWith = Schemas['CameWith']
 export type DamageKind = Schemas['DamageKind']
 export type DamagePlace = Schemas['DamagePlace']
@@ -46,7 +49,9 @@ export async function answered<T>(
   try {
     got = await call
   } catch {
-    throw new RefusedError({ title: 'The shop’s server does not answer; nothing was stored. Is it running?' })
+    throw new RefusedError({
+      title: 'The shop’s server does not answer, so this may not be stored. Is it running?',
+    })
   }
   if (got.data === undefined || got.data === null)
     throw new RefusedError((got.error ?? {}) as Problem, got.response.status)
@@ -105,8 +110,8 @@ export function useJob(jobId: MaybeRefOrGetter<number>) {
   function reshape<T>(call: (what: T) => Promise<LoopSheet>) {
     return useMutation({
       mutationFn: call,
-      onSuccess: (loop: LoopSheet) => {
-        queries.setQueryData(['loop', id.value], loop)
+      onSuccess: async (loop: LoopSheet) => {
+        await place(queries, ['loop', id.value], loop)
         return queries.invalidateQueries({ queryKey: ['job', id.value] })
       },
     })

@@ -1,7 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { place } from './answers'
 import { api } from './http'
-import { answered, type LoopSheet } from './shop'
+import { answered, type LoopSheet, type Variant } from './shop'
 import type { components } from './schema'
 
 type Schemas = components['schemas']
@@ -22,7 +23,7 @@ export function useSize(jobId: MaybeRefOrGetter<number>) {
 
   /** A change that answers with the loop: drawn at once, the rest asked for anew. */
   async function reshaped(call: Promise<LoopSheet>) {
-    queries.setQueryData(['loop', id.value], await call)
+    await place(queries, ['loop', id.value], await call)
     await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'loop' })
   }
 
@@ -33,6 +34,8 @@ export function useSize(jobId: MaybeRefOrGetter<number>) {
       reshaped(answered(api.PUT('/api/jobs/{id}/size/freed', { ...path(), body }))),
     takeLinks: (body: Schemas['TakeLinkWire']) =>
       reshaped(answered(api.PUT('/api/jobs/{id}/size/links', { ...path(), body }))),
+    returnTo: (body: Variant) =>
+      reshaped(answered(api.PUT('/api/jobs/{id}/size/variant', { ...path(), body }))),
     wear: (way: PullThroughWay) =>
       reshaped(answered(api.PUT('/api/jobs/{id}/size/way', { ...path(), body: { way } }))),
     settle: async (body: School) => {

@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router'
 import { useDoor } from '../api/door'
 import { useLive } from '../api/live'
 import JobRack from './JobRack.vue'
+import StaleChange from './StaleChange.vue'
 
 const evening = useLocalStorage('iron-loop-evening', false)
 const { door, signOut } = useDoor()
@@ -41,6 +42,7 @@ const inJob = computed(() => route.params.id !== undefined)
       </p>
     </nav>
     <main class="bench"><router-view /></main>
+    <StaleChange />
   </div>
 </template>
 
@@ -98,7 +100,7 @@ const inJob = computed(() => route.params.id !== undefined)
   min-width: 0;
   overflow-y: auto;
 }
-@media (max-width: 800px) {
+@media (max-width: 960px) {
   .frame {
     grid-template-columns: minmax(0, 1fr);
     height: auto;

@@ -186,7 +186,7 @@ ol {
   text-decoration: underline;
   text-underline-offset: 3px;
 }
-@media (max-width: 800px) {
+@media (max-width: 960px) {
   .rack {
     max-height: 180px;
   }

@@ -72,12 +72,12 @@ defineProps<{ job: Job; here: Station }>()
   font-size: 14px;
   color: rgb(var(--v-theme-iron));
 }
-@media (max-width: 1100px) {
+@media (max-width: 1200px) {
   .state {
     display: none;
   }
 }
-@media (max-width: 800px) {
+@media (max-width: 960px) {
   .chain {
     grid-template-columns: repeat(4, minmax(0, 1fr));
     row-gap: 4px;

@@ -1,17 +1,23 @@
 <script setup lang="ts">
-import { reactive, ref, watch } from 'vue'
+import { ref } from 'vue'
 import { saidOf, titleOf } from '../api/refused'
 import { useCaliperSource, type CaliperKind, type CaliperSource } from '../api/gauge'
 import { useCaliper } from '../stations/gauge/caliper'
+import AddressFields from './AddressFields.vue'
+import { useSettling } from './settling'
 
 const { line, settle } = useCaliperSource()
 const last = ref<string | null>(null)
 const { word, garbage } = useCaliper((typed) => (last.value = typed))
-const source = reactive<CaliperSource>({ kind: 'none', host: '', port: 0, serial: '', baud: 0 })
-watch(
+const {
+  form: source,
+  error,
+  kept,
+  keep,
+} = useSettling<CaliperSource>(
+  { kind: 'none', host: '', port: 0, serial: '', baud: 0 },
   () => line.data.value?.source,
-  (now) => now && Object.assign(source, now),
-  { immediate: true },
+  (filled) => settle({ ...filled, baud: Number(filled.baud) }),
 )
 
 const kinds: { value: CaliperKind; title: string }[] = [
@@ -20,16 +26,6 @@ const kinds: { value: CaliperKind; title: string }[] = [
   { value: 'tcp', title: 'A line over TCP' },
   { value: 'serial', title: 'A serial port' },
 ]
-const error = ref<unknown>(null)
-
-async function keep() {
-  try {
-    await settle({ ...source, port: Number(source.port), baud: Number(source.baud) })
-    error.value = null
-  } catch (refusal) {
-    error.value = refusal
-  }
-}
 </script>
 
 <template>
@@ -41,21 +37,12 @@ async function keep() {
     </p>
     <form @submit.prevent="keep">
       <v-select v-model="source.kind" :items="kinds" label="Where its lines come from" data-field="kind" />
-      <div v-if="source.kind === 'tcp'" class="row">
-        <v-text-field
-          v-model="source.host"
-          label="Host"
-          name="host"
-          :error-messages="saidOf(error, '$.host')"
-        />
-        <v-text-field
-          v-model="source.port"
-          label="Port"
-          name="port"
-          inputmode="numeric"
-          :error-messages="saidOf(error, '$.port')"
-        />
-      </div>
+      <AddressFields
+        v-if="source.kind === 'tcp'"
+        v-model:host="source.host"
+        v-model:port="source.port"
+        :error="error"
+      />
       <div v-if="source.kind === 'serial'" class="row">
         <v-text-field
           v-model="source.serial"
@@ -81,6 +68,7 @@ async function keep() {
       </p>
       <v-btn type="submit" color="primary">Settle it</v-btn>
       <p v-if="titleOf(error)" class="refused" role="alert">{{ titleOf(error) }}</p>
+      <p v-else-if="kept" role="status">Settled.</p>
     </form>
     <p role="status" data-testid="line">
       <strong>{{ word?.connected ? 'The line is up.' : 'The line is down.' }}</strong>

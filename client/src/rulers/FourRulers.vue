@@ -20,7 +20,7 @@ defineProps<{ rulers: Rulers }>()
   grid-template-columns: 1fr 1fr;
   gap: 8px 28px;
 }
-@media (max-width: 800px) {
+@media (max-width: 960px) {
   .four {
     grid-template-columns: 1fr;
   }

@@ -253,7 +253,7 @@ h1 {
 .sheeted {
   height: 142px;
 }
-@media (max-width: 800px) {
+@media (max-width: 960px) {
   .job {
     height: auto;
     min-height: 0;

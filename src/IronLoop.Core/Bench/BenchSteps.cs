@@ -82,7 +82,17 @@ public static class BenchSteps
         return null;
     }
 
-    /// <summary>The side worked first: the one with more to do, so that the try-on tells most about what is left.</summary>
+    /// <summary>
+    /// The side worked first in this round: the usual one where what goes into it is loose by then, else the other, which gives it a link.
+    /// </summary>
+    /// <returns>Null where each gives the other a link, so that both are done before the try-on.</returns>
+    public static Side? First(BenchFacts facts)
+    {
+        var usual = Usual(facts);
+        return SideSteps.HasItsLinks(facts, usual) ? usual : SideSteps.HasItsLinks(facts, Other(usual)) ? Other(usual) : null;
+    }
+
+    /// <summary>The side usually worked first: the one with more to do, so that the try-on tells most about what is left.</summary>
     public static Side FirstSide(Arrangement plan) => Changed(plan, Side.Six) > Changed(plan, Side.Twelve) ? Side.Six : Side.Twelve;
 
     private static IEnumerable<BenchStep> Bracelet(BenchFacts facts)
@@ -108,8 +118,7 @@ public static class BenchSteps
             Where = new BenchPlace { AtClasp = true },
             Minutes = 0.5,
         };
-        var first = facts.FirstSide ?? FirstSide(facts.Plan);
-        foreach (var step in Sides(facts, first))
+        foreach (var step in Sides(facts))
             yield return step;
         foreach (var step in Finish(facts))
             yield return step;
@@ -118,26 +127,32 @@ public static class BenchSteps
     /// <summary>One more round after a try-on that changed the plan: what the first side still wants, and the rest.</summary>
     private static IEnumerable<BenchStep> AgainBracelet(BenchFacts facts)
     {
-        var first = facts.FirstSide ?? FirstSide(facts.Plan);
-        var steps = SideSteps.HasWork(facts, first) ? Sides(facts, first) : SideSteps.Of(facts, Other(first), BenchPart.SecondSide);
+        var steps = First(facts) is { } first && !SideSteps.HasWork(facts, first) ? SideSteps.Of(facts, Other(first), BenchPart.SecondSide) : Sides(facts);
         return steps.Concat(Finish(facts));
     }
 
-    private static IEnumerable<BenchStep> Sides(BenchFacts facts, Side first)
+    private static IEnumerable<BenchStep> Sides(BenchFacts facts)
     {
-        foreach (var step in SideSteps.Of(facts, first, BenchPart.FirstSide))
-            yield return step;
-        yield return TryOnStep(facts);
-        foreach (var step in SideSteps.Of(facts, Other(first), BenchPart.SecondSide))
-            yield return step;
+        if (First(facts) is not { } first)
+            return BothSides(facts, Usual(facts));
+        return SideSteps.Of(facts, first, BenchPart.FirstSide).Append(TryOnStep(facts, bothDone: false)).Concat(SideSteps.Of(facts, Other(first), BenchPart.SecondSide));
     }
 
-    private static BenchStep TryOnStep(BenchFacts facts)
+    /// <summary>Each side gives the other a link: what the one gives comes out, the other is done, then the one.</summary>
+    private static IEnumerable<BenchStep> BothSides(BenchFacts facts, Side one) =>
+        SideSteps.Outs(facts, one, BenchPart.FirstSide)
+            .Concat(SideSteps.Of(facts, Other(one), BenchPart.FirstSide))
+            .Concat(SideSteps.Ins(facts, one, BenchPart.FirstSide))
+            .Append(TryOnStep(facts, bothDone: true));
+
+    private static Side Usual(BenchFacts facts) => facts.FirstSide ?? FirstSide(facts.Plan);
+
+    private static BenchStep TryOnStep(BenchFacts facts, bool bothDone)
     {
         var clasp = facts.OtherClaspAdds == Length.Zero ? ""
             : $" The old clasp is still on it; with the other the loop is {facts.OtherClaspAdds.Abs().ToTenths()} {(facts.OtherClaspAdds > Length.Zero ? "longer" : "shorter")}.";
         return new BenchStep(TryOn, BenchPart.TryOn, StepKind.TryOn,
-            $"Close the clasp and try it on the owner’s wrist. Judge the surplus, look where the clasp sits.{clasp} The second side stays closed until this is done.")
+            $"Close the clasp and try it on the owner’s wrist. Judge the surplus, look where the clasp sits.{clasp} {(bothDone ? "Both sides had to be opened, since each gives the other a link." : "The second side stays closed until this is done.")}")
         {
             Where = new BenchPlace { AtClasp = true },
             Minutes = BenchStep.UsualMinutes(StepKind.TryOn),

@@ -23,27 +23,68 @@ internal static class SideSteps
     /// <summary>The steps of a side.</summary>
     public static IEnumerable<BenchStep> Of(BenchFacts facts, Side side, BenchPart part)
     {
-        var (row, changes) = (facts.Plan.On(side), Changes(facts, side));
         var name = PlanWords.Name(side);
-        if (!changes.Any)
+        if (!HasWork(facts, side))
         {
             yield return new BenchStep($"leave-{name}", part, StepKind.Protect, $"{name} side: nothing comes out or goes in; leave it closed.") { Where = new BenchPlace(side), Minutes = 0.2 };
             yield break;
         }
-        var came = row.Count(l => l.Fate != LinkFate.Joins);
-        foreach (var (from, to) in changes.Out)
-            foreach (var step in Out(facts, side, part, from, to, came))
-                yield return step;
+        foreach (var step in Outs(facts, side, part).Concat(Ins(facts, side, part)))
+            yield return step;
+    }
+
+    /// <summary>What leaves a side: first what went in before, beside the clasp.</summary>
+    public static IEnumerable<BenchStep> Outs(BenchFacts facts, Side side, BenchPart part)
+    {
+        var changes = Changes(facts, side);
+        var aside = changes.Aside.Count > 0 ? Aside(facts, side, part, changes.Aside, Came(facts, side)) : [];
+        // Runs leave from the case on: those nearer the clasp are still in.
+        return aside.Concat(changes.Out.SelectMany(run => Out(facts, side, part, run.From, run.To, IsAtClasp(facts, side, changes, run.To, i => WasIn(facts, side, i)))));
+    }
+
+    /// <summary>What goes back or in on a side.</summary>
+    public static IEnumerable<BenchStep> Ins(BenchFacts facts, Side side, BenchPart part)
+    {
+        var (row, changes, came, name) = (facts.Plan.On(side), Changes(facts, side), Came(facts, side), PlanWords.Name(side));
         foreach (var (from, to) in changes.Back)
-            foreach (var step in In(facts, side, part, $"back-{name}-{from}", [.. row.Skip(from).Take(to - from + 1)], from, to == came - 1, $"back where {(from == to ? "it was" : "they were")}"))
+            foreach (var step in In(facts, side, part, $"back-{name}-{from}", [.. row.Skip(from).Take(to - from + 1)], from,
+                IsAtClasp(facts, side, changes, to, i => WasIn(facts, side, i) && row[i].InLoop), $"back where {(from == to ? "it was" : "they were")}"))
                 yield return step;
         if (changes.Joins.Count > 0)
             foreach (var step in In(facts, side, part, $"in-{name}", changes.Joins, came, true, "beside the clasp"))
                 yield return step;
-        if (changes.Aside.Count > 0)
-            foreach (var step in Aside(facts, side, part, changes.Aside, came))
-                yield return step;
     }
+
+    /// <summary>Whether what goes into a side is loose by then: in the tray as the round begins, or out of that side itself.</summary>
+    public static bool HasItsLinks(BenchFacts facts, Side side)
+    {
+        var (row, changes) = (facts.Plan.On(side), Changes(facts, side));
+        var loose = (facts.Before ?? Arrangement.AsItIs(facts.Band.Links!, facts.Band.Clasp!)).LooseLinks(facts.Band.Spares).ToDictionary(l => l.Kind, l => l.Count);
+        void Add(LinkKind kind, int count) => loose[kind] = loose.GetValueOrDefault(kind) + count;
+        foreach (var (from, to) in changes.Out)
+            for (var i = from; i <= to; i++)
+                Add(row[i].KindOn(side), 1);
+        foreach (var (from, to) in changes.Back)
+            for (var i = from; i <= to; i++)
+                Add(row[i].KindOn(side), -1);
+        foreach (var link in changes.Aside)
+            Add(link.KindOn(side), 1);
+        foreach (var link in changes.Joins)
+            Add(link.KindOn(side), -1);
+        return loose.Values.All(count => count >= 0);
+    }
+
+    /// <summary>Whether a run lies beside the clasp at its turn: nothing that came with the band, and nothing put in since, lies between.</summary>
+    private static bool IsAtClasp(BenchFacts facts, Side side, Changed changes, int to, Func<int, bool> isIn)
+    {
+        var joined = facts.Before?.On(side).Count(l => l.Fate == LinkFate.Joins) ?? 0;
+        return joined == changes.Aside.Count && !Enumerable.Range(to + 1, Came(facts, side) - to - 1).Any(isIn);
+    }
+
+    /// <summary>Whether a link that came with the band is in the loop as the round begins.</summary>
+    private static bool WasIn(BenchFacts facts, Side side, int ordinal) => facts.Before?.On(side)[ordinal].Fate != LinkFate.Leaves;
+
+    private static int Came(BenchFacts facts, Side side) => facts.Plan.On(side).Count(l => l.Fate != LinkFate.Joins);
 
     private sealed record Changed(
         IReadOnlyList<(int From, int To)> Out, IReadOnlyList<(int From, int To)> Back, IReadOnlyList<PlacedLink> Joins, IReadOnlyList<PlacedLink> Aside)
@@ -56,7 +97,6 @@ internal static class SideSteps
         var after = facts.Plan.On(side);
         var came = after.Count(l => l.Fate != LinkFate.Joins);
         var before = facts.Before?.On(side);
-        LinkFate Was(int i) => before is not null && before[i].Fate == LinkFate.Leaves ? LinkFate.Leaves : LinkFate.Stays;
         List<(int, int)> Runs(Func<int, bool> wanted)
         {
             var runs = new List<(int, int)>();
@@ -77,16 +117,15 @@ internal static class SideSteps
         var stillIn = new List<PlacedLink>(joined);
         var more = joins.Where(l => !stillIn.Remove(l)).ToList();
         return new Changed(
-            Runs(i => after[i].Fate == LinkFate.Leaves && Was(i) != LinkFate.Leaves), Runs(i => after[i].InLoop && Was(i) == LinkFate.Leaves), more, stillIn);
+            Runs(i => after[i].Fate == LinkFate.Leaves && WasIn(facts, side, i)), Runs(i => after[i].InLoop && !WasIn(facts, side, i)), more, stillIn);
     }
 
-    private static IEnumerable<BenchStep> Out(BenchFacts facts, Side side, BenchPart part, int from, int to, int came)
+    private static IEnumerable<BenchStep> Out(BenchFacts facts, Side side, BenchPart part, int from, int to, bool atClasp)
     {
         var (row, name, count) = (facts.Plan.On(side), PlanWords.Name(side), to - from + 1);
         var links = count == 1 ? $"link {from + 1} from the case" : $"links {from + 1} to {to + 1} from the case, a run of {count}";
-        var atClasp = to == came - 1;
         var open = FastenerWork.Open(facts.Setup);
-        var freed = atClasp && facts.Marks.Freed.TryGetValue(side, out var end)
+        var freed = to == Came(facts, side) - 1 && facts.Marks.Freed.TryGetValue(side, out var end)
             ? $" It is freed at the clasp’s joint: release the bar that holds the fold{(end > Length.Zero ? $"; the end piece of {end} stays on and rejoins it" : "")}." : "";
         var release = !atClasp || freed.Length > 0 ? "" : IsPinned(facts) ? " At the clasp: drive its pin out." : " At the clasp: press one tip of its bar and draw the bar out.";
         var joints = atClasp ? "the joint before them and the one at the clasp" : "the joints at both their ends";

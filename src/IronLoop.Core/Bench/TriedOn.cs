@@ -28,10 +28,12 @@ public sealed record TriedOn(FitTarget Target, Arrangement Plan, bool Same, bool
         var request = Sizing.Request(band, target, habits) with { Odd = OddLink.AsComputed };
         // Only the second side is free: the first lies as it is, what left it is loose for the second alone, and nothing crosses over to it.
         var rest = request with { Bracelet = Kept(request.Bracelet, now, first), Spares = Loose(now, first, band.Spares) };
-        var kept = Planner.Recommend(rest);
         var free = Planner.Recommend(request);
+        // Where the side done holds links that were the other's, that one is no longer as it came: only the whole can be planned anew.
+        var holdsOthers = Alone(now, first).LooseLinks(band.Spares).Any(l => l.Count < 0);
+        var kept = holdsOthers ? free : Planner.Recommend(rest);
         var judgedAgreed = Planner.Judge(request, agreed);
-        var again = kept.Figures.Misfit > free.Figures.Misfit || (kept.Figures.TwiceTrouble - free.Figures.TwiceTrouble) > 2 * target.Tolerance;
+        var again = holdsOthers || kept.Figures.Misfit > free.Figures.Misfit || (kept.Figures.TwiceTrouble - free.Figures.TwiceTrouble) > 2 * target.Tolerance;
         var plan = again ? WithLeast(request, free, now, first) : Join(request.Bracelet, rest, kept, now, first);
         // What was agreed stays where nothing better is gained by leaving it.
         var judged = Planner.Judge(request, plan);
@@ -50,10 +52,11 @@ public sealed record TriedOn(FitTarget Target, Arrangement Plan, bool Same, bool
         return first == Side.Twelve ? new Bracelet(lies, Own(bracelet.Six)) : new Bracelet(Own(bracelet.Twelve), lies);
     }
 
+    private static Arrangement Alone(Arrangement now, Side side) => side == Side.Twelve ? new Arrangement(now.Twelve, [], 0) : new Arrangement([], now.Six, 0);
+
     private static IReadOnlyList<SpareLinks> Loose(Arrangement now, Side first, IReadOnlyList<SpareLinks> spares)
     {
-        var side = first == Side.Twelve ? new Arrangement(now.Twelve, [], 0) : new Arrangement([], now.Six, 0);
-        return [.. side.LooseLinks(spares).Where(l => l.Count > 0 && l.Kind.Only is null)
+        return [.. Alone(now, first).LooseLinks(spares).Where(l => l.Count > 0 && l.Kind.Only is null)
             .Select(l => new SpareLinks(l.Pitch, l.Count) { Mark = l.Kind.Mark, Only = first == Side.Twelve ? Side.Six : Side.Twelve })];
     }
 

@@ -153,7 +153,7 @@ public static class PlanWords
         var bracelet = side == Side.Twelve ? request.Bracelet with { Twelve = freed } : request.Bracelet with { Six = freed };
         var better = Planner.Recommend(request with { Bracelet = bracelet }).Figures;
         return better.Misfit > figures.Misfit || better.TwiceWander >= figures.TwiceWander ? null
-            : $"Look at the clasp's joint on the {Name(side)} side before its last link is called fixed: freed there, it would sit {Centred(better)}.";
+            : $"Look at the clasp’s joint on the {Name(side)} side before its last link is called fixed: freed there, it would sit {Centred(better)}.";
     }
 
     private static string Centred(PlanFigures figures) => figures.TwiceWander == Length.Zero

@@ -42,7 +42,7 @@ public sealed record ClaspBench(
             return new ClaspCandidate(part, new Judgement(rules), null, Cures: false);
         if (!ClaspOnBand.CanPlan(Band, clasp))
         {
-            rules.Add(new RuleVerdict(ClaspReachRule.Name, Verdict.Unknown, "Measure the clasp's two half lengths: from each last pivot to its centre."));
+            rules.Add(new RuleVerdict(ClaspReachRule.Name, Verdict.Unknown, "Measure the clasp’s two half lengths: from each last pivot to its centre."));
             return new ClaspCandidate(part, new Judgement(rules), null, Cures: false);
         }
         var effect = Target is { } wanted ? ClaspOnBand.Effect(ClaspOnBand.With(Band, part.Name, clasp), wanted, BareHead, Habits) : null;

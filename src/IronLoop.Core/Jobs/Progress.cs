@@ -67,7 +67,7 @@ public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, 
             : StepsDone == Steps ? "All steps are done." : $"Step {StepsDone + 1} of {Steps} is next.",
         Station.HandOver => Closed ? "Handed over."
             : Awaited.Count > 0 ? $"Not yet: waiting for {string.Join(", ", Awaited)}."
-            : Done(Station.Bench) ? "Count the parts into the owner's bag and close the job." : "The bench work is not finished yet.",
+            : Done(Station.Bench) ? "Count the parts into the owner’s bag and close the job." : "The bench work is not finished yet.",
         _ => throw new ArgumentOutOfRangeException(nameof(station), station, "Not a station."),
     };
 }

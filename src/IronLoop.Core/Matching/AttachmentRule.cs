@@ -37,7 +37,7 @@ public static class AttachmentRule
     private static RuleVerdict ScrewBar(WatchFacts watch, BandFacts band, HouseLimits limits) => band.Attaches switch
     {
         BandAttachment.LooseBar => OwnBar(watch, band, limits),
-        BandAttachment.QuickRelease => new RuleVerdict(Name, Verdict.Work, "Its sprung bar has to come out to make room for the watch's screwed bar.",
+        BandAttachment.QuickRelease => new RuleVerdict(Name, Verdict.Work, "Its sprung bar has to come out to make room for the watch’s screwed bar.",
             [new PieceOfWork("Take the sprung bars out of the band", Reversible: true) { Tools = "fine fork", Minutes = 5, Caution = PieceOfWork.Bars }]),
         BandAttachment.PullThrough => Say(Verdict.Fits, "Is pulled through over the screwed bars."),
         BandAttachment.OpenEnd => Say(Verdict.Fits, "Its open ends close round the screwed bars."),
@@ -48,12 +48,12 @@ public static class AttachmentRule
     private static RuleVerdict OwnBar(WatchFacts watch, BandFacts band, HouseLimits limits)
     {
         if (watch.OwnBar is not { } bar)
-            return Say(Verdict.Unknown, "Measure the watch's own screwed bar: the band's tube has to let it through.");
+            return Say(Verdict.Unknown, "Measure the watch’s own screwed bar: the band’s tube has to let it through.");
         if (band.TubeBore is not { } bore)
-            return Say(Verdict.Unknown, $"Measure the band's tube: the watch's own bar is {bar}.");
+            return Say(Verdict.Unknown, $"Measure the band’s tube: the watch’s own bar is {bar}.");
         if (bore >= bar + limits[Limit.TubeRoom])
-            return Say(Verdict.Fits, $"The watch's own {bar} bars go through its {bore} tubes.");
-        var says = $"The watch's own {bar} bars do not go through its {bore} tubes";
+            return Say(Verdict.Fits, $"The watch’s own {bar} bars go through its {bore} tubes.");
+        var says = $"The watch’s own {bar} bars do not go through its {bore} tubes";
         return new RuleVerdict(Name, Verdict.Work, $"{says}: {(band.IsSoft ? "they have to be pierced wider" : "they have to be opened")}.",
             [BarBoreRule.Open(band, bar, limits)]);
     }
@@ -62,9 +62,9 @@ public static class AttachmentRule
     {
         BandAttachment.ScrewThrough => Say(Verdict.Fits, "Made to be screwed into the slot."),
         BandAttachment.LooseBar or BandAttachment.QuickRelease when band.Material == BandMaterial.Leather =>
-            new RuleVerdict(Name, Verdict.Work, "A soft leather end can be held by the slot's screws, which pierce it.",
-                [new PieceOfWork("Let the slot's screws pierce the strap's ends, then pull hard to test both", Reversible: false) { AsItGoesOn = true, Tools = "fitting screwdriver, tweezers", Minutes = 20 }]),
-        _ => Say(Verdict.No, "The slot holds only the maker's own strap, or soft leather."),
+            new RuleVerdict(Name, Verdict.Work, "A soft leather end can be held by the slot’s screws, which pierce it.",
+                [new PieceOfWork("Let the slot’s screws pierce the strap’s ends, then pull hard to test both", Reversible: false) { AsItGoesOn = true, Tools = "fitting screwdriver, tweezers", Minutes = 20 }]),
+        _ => Say(Verdict.No, "The slot holds only the maker’s own strap, or soft leather."),
     };
 
     private static RuleVerdict OwnShape(WatchFacts watch, BandFacts band)
@@ -74,7 +74,7 @@ public static class AttachmentRule
         if (string.IsNullOrWhiteSpace(watch.Family))
             return string.IsNullOrWhiteSpace(band.Family)
                 ? Say(Verdict.No, "The case has a shape of its own and this band is made for none; ask the maker.")
-                : Say(Verdict.Unknown, "Find the maker's family code of the case first.");
+                : Say(Verdict.Unknown, "Find the maker’s family code of the case first.");
         return string.Equals(watch.Family, band.Family, StringComparison.OrdinalIgnoreCase)
             ? Say(Verdict.Fits, $"Made for this case, family {watch.Family}.")
             : Say(Verdict.No, $"Made for {(string.IsNullOrWhiteSpace(band.Family) ? "no such case" : $"family {band.Family}")}, not {watch.Family}; ask the maker.");

@@ -27,17 +27,17 @@ public static class BarBoreRule
         if (forLugs.Count == 0)
             return Say(Verdict.No, $"No bar in stock is right for {lugs} lugs with {hole} holes.");
         if (band.TubeBore is not { } bore)
-            return Say(Verdict.Unknown, "Measure the band's tube, so that a bar can be named.");
+            return Say(Verdict.Unknown, "Measure the band’s tube, so that a bar can be named.");
         if (SpringBarChoice.Choose(stock, Wish(watch, band, lugs, hole, bore, limits), limits) is { } chosen)
             return Say(Verdict.Fits, $"Bar {chosen.Says}.") with { Figure = chosen.Article };
         var thinnest = forLugs.MinBy(b => b.Body)!;
         return new RuleVerdict(Name, Verdict.Work,
-            $"The thinnest bar for these lugs, {thinnest.Article}, has {thinnest.Body}; the band's tube has {bore}.", [Open(band, thinnest.Body, limits)]);
+            $"The thinnest bar for these lugs, {thinnest.Article}, has {thinnest.Body}; the band’s tube has {bore}.", [Open(band, thinnest.Body, limits)]);
     }
 
     /// <summary>Opening a band's tube for a bar.</summary>
     public static PieceOfWork Open(BandFacts band, Length bar, HouseLimits limits) => band.IsSoft
-        ? new PieceOfWork($"Pierce the strap's ends wider for a {bar} bar", Reversible: true) { Tools = "awl, punch", Minutes = 10, Caution = PieceOfWork.Blades }
+        ? new PieceOfWork($"Pierce the strap’s ends wider for a {bar} bar", Reversible: true) { Tools = "awl, punch", Minutes = 10, Caution = PieceOfWork.Blades }
         : new PieceOfWork($"Open the bore to {bar + limits[Limit.TubeRoom]}", Reversible: false) { Tools = "hand drill, pin vice", Minutes = 30, Caution = PieceOfWork.Filing };
 
     /// <summary>What bar the pair asks for: curved for a curved end or a narrow gap, flanged for blind lugs.</summary>

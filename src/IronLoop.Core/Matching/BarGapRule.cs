@@ -21,15 +21,15 @@ public static class BarGapRule
         if (watch.BarGap is not { } gap)
             return Say(Verdict.Unknown, "Measure the bar gap.");
         if ((isPulled ? band.LayerThickness ?? band.EndThickness : band.EndThickness) is not { } thickness)
-            return Say(Verdict.Unknown, isPulled ? "Measure the thickness of one layer of the band." : "Measure the thickness of the band's end.");
+            return Say(Verdict.Unknown, isPulled ? "Measure the thickness of one layer of the band." : "Measure the thickness of the band’s end.");
         var judged = isPulled ? PulledThrough(gap, thickness, watch.OwnBar ?? limits[Limit.UsualBar]) : RoundTheBar(gap, thickness, limits);
         return judged with { Figure = $"{thickness} at {gap}" };
     }
 
     private static RuleVerdict PulledThrough(Length gap, Length layer, Length bar) =>
         2 * layer <= 2 * gap - bar
-            ? Say(Verdict.Fits, $"One layer of {layer} passes between bar and case, {gap} from the bar's centre.")
-            : Say(Verdict.No, $"One layer of {layer} does not pass between a {bar} bar and the case, {gap} from the bar's centre.");
+            ? Say(Verdict.Fits, $"One layer of {layer} passes between bar and case, {gap} from the bar’s centre.")
+            : Say(Verdict.No, $"One layer of {layer} does not pass between a {bar} bar and the case, {gap} from the bar’s centre.");
 
     /// <summary>Twice the lengths are compared, so that half a thickness stays whole.</summary>
     private static RuleVerdict RoundTheBar(Length gap, Length end, HouseLimits limits)

@@ -40,7 +40,7 @@ public static class ClaspWidthRule
         if (end.Width is not { } width)
             return Say(Verdict.Unknown, "Measure the band at its clasp end; the lug width says nothing about it.");
         if (clasp.InnerWidth is not { } inner)
-            return Say(Verdict.Unknown, "Measure the clasp's inner width.");
+            return Say(Verdict.Unknown, "Measure the clasp’s inner width.");
         var c = inner - width;
         var isSoft = end.Material != BandMaterial.Metal;
         var widths = $"{inner} clasp on a {width} end";
@@ -71,9 +71,9 @@ public static class EndTubeRule
         if (clasp.Kind != ClaspKind.Butterfly)
             return null;
         if (end.Notch is not { } notch)
-            return Say(Verdict.Unknown, "Measure the notch in the band's end.");
+            return Say(Verdict.Unknown, "Measure the notch in the band’s end.");
         if (clasp.Tube is not { } tube)
-            return Say(Verdict.Unknown, "Measure the clasp's end tube.");
+            return Say(Verdict.Unknown, "Measure the clasp’s end tube.");
         var t = notch - tube;
         var says = $"{tube} tube in a {notch} notch";
         if (t < Length.Zero)
@@ -101,7 +101,7 @@ public static class ButtonSpanRule
         if (end.Width is not { } width)
             return Say(Verdict.Unknown, "Measure the band at its clasp end.");
         if (clasp.OverButtons is not { } over)
-            return Say(Verdict.Unknown, "Measure over the clasp's buttons, not pressed.");
+            return Say(Verdict.Unknown, "Measure over the clasp’s buttons, not pressed.");
         var w = over - width;
         if (w < Length.Zero)
             return Say(Verdict.No, $"The buttons, {over} over all, would vanish inside a {width} band.");
@@ -132,9 +132,9 @@ public static class ClaspBarRule
         if (end.Pierced == false)
             return NotPierced(clasp.Bar);
         if (clasp.Bar is not { } bar)
-            return new RuleVerdict(Name, Verdict.Unknown, "Measure the clasp's bar; at both joints, for they may differ.");
+            return new RuleVerdict(Name, Verdict.Unknown, "Measure the clasp’s bar; at both joints, for they may differ.");
         if (end.Bore is not { } bore)
-            return new RuleVerdict(Name, Verdict.Unknown, "Measure the bore of the band's end.");
+            return new RuleVerdict(Name, Verdict.Unknown, "Measure the bore of the band’s end.");
         var tight = (end.OtherBore is { } other ? (Length[])[bore, other] : [bore]).Where(b => b < bar + limits[Limit.TubeRoom]).Distinct().ToList();
         if (tight.Count == 0)
         {
@@ -143,10 +143,10 @@ public static class ClaspBarRule
                 : $"A {bar} bar goes through a {bore} bore.");
         }
         var says = end.OtherBore is { } second && second != bore && tight.Count == 1
-            ? $"A {bar} bar goes through one joint, but not through the other's {tight[0]} bore."
+            ? $"A {bar} bar goes through one joint, but not through the other’s {tight[0]} bore."
             : $"A {bar} bar does not go through a {string.Join(" or a ", tight)} bore.";
         return new RuleVerdict(Name, Verdict.Work, says,
-            [end.Material == BandMaterial.Metal ? Open(bar, limits, fit) : Pierce($"Pierce the strap's end wider for a {bar} bar")]);
+            [end.Material == BandMaterial.Metal ? Open(bar, limits, fit) : Pierce($"Pierce the strap’s end wider for a {bar} bar")]);
     }
 
     /// <summary>The hole of a bar that is opened: the bar's own size for a snug one, what a bar needs to turn for a free one.</summary>
@@ -155,8 +155,9 @@ public static class ClaspBarRule
     /// <summary>A strap's end without a hole is pierced, whatever clasp goes on.</summary>
     public static RuleVerdict NotPierced(Length? bar)
     {
-        var which = bar is { } gauged ? $"a {gauged} bar" : "the clasp's bar, gauged first";
-        return new RuleVerdict(Name, Verdict.Work, $"The strap's end has no hole for {which} yet.", [Pierce($"Pierce the strap's end for {which}, clean through both sides")]);
+        var (which, gauge) = bar is { } gauged ? ($"a {gauged} bar", "") : ("the clasp’s bar", "; gauge the bar first");
+        return new RuleVerdict(Name, Verdict.Work, $"The strap’s end has no hole for {which} yet{gauge}.",
+            [Pierce($"Pierce the strap’s end for {which}, clean through both sides{gauge}")]);
     }
 
     private static PieceOfWork Open(Length bar, HouseLimits limits, BarFit? fit)
@@ -187,7 +188,7 @@ public static class StrapThicknessRule
         if (end.Material == BandMaterial.Metal || end.Thickness is null && clasp.Throat is null)
             return null;
         if (clasp.Throat is not { } throat)
-            return new RuleVerdict(Name, Verdict.Unknown, "Measure the clasp's throat.");
+            return new RuleVerdict(Name, Verdict.Unknown, "Measure the clasp’s throat.");
         if (end.Thickness is not { } thickness)
             return new RuleVerdict(Name, Verdict.Unknown, "Measure the thickness of the strap at the clasp.");
         return thickness <= throat
@@ -212,7 +213,7 @@ public static class ClaspFinishRule
             return null;
         var differ = known.Where(p => !string.Equals(p.Has!.Trim(), p.Wanted!.Trim(), StringComparison.OrdinalIgnoreCase)).ToList();
         return differ.Count == 0
-            ? new RuleVerdict(Name, Verdict.Fits, "Finish and colour are the band's.")
+            ? new RuleVerdict(Name, Verdict.Fits, "Finish and colour are the band’s.")
             : new RuleVerdict(Name, Verdict.Compromise, $"Looks different: {string.Join(", ", differ.Select(p => $"{p.Has} beside {p.Wanted}"))}.");
     }
 }

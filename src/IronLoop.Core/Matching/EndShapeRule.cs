@@ -19,7 +19,7 @@ public static class EndShapeRule
         BandEnd.Fitted => string.IsNullOrWhiteSpace(watch.Family)
             ? string.IsNullOrWhiteSpace(band.Family)
                 ? Say(Verdict.No, "Its end is fitted to some other case.")
-                : Say(Verdict.Unknown, $"Its end is fitted to family {band.Family}; find the maker's family code of the case.")
+                : Say(Verdict.Unknown, $"Its end is fitted to family {band.Family}; find the maker’s family code of the case.")
             : string.Equals(watch.Family, band.Family, StringComparison.OrdinalIgnoreCase)
                 ? Say(Verdict.Fits, $"Its end is fitted to this case, family {watch.Family}.")
                 : Say(Verdict.No, $"Its end is fitted to {(string.IsNullOrWhiteSpace(band.Family) ? "some other case" : $"family {band.Family}")}, not to {watch.Family}."),

@@ -17,7 +17,7 @@ public static class SlotRule
         if (watch.SlotHeight is not { } slot)
             return Say(Verdict.Unknown, "Measure the height of the slot.");
         if (band.EndThickness is not { } end)
-            return Say(Verdict.Unknown, "Measure the thickness of the band's end.");
+            return Say(Verdict.Unknown, "Measure the thickness of the band’s end.");
         return Judge(end, slot, band, limits) with { Figure = $"{end} in {slot}" };
     }
 
@@ -28,7 +28,7 @@ public static class SlotRule
         if (band.Material == BandMaterial.Leather && end <= slot + limits[Limit.SlotPress])
         {
             return new RuleVerdict(Name, Verdict.Work, $"A {end} end has to be pressed flat for a {slot} slot.",
-                [new PieceOfWork($"Press the strap's ends flat to {slot}", Reversible: false) { Tools = "smooth-jawed pliers", Minutes = 15 }]);
+                [new PieceOfWork($"Press the strap’s ends flat to {slot}", Reversible: false) { Tools = "smooth-jawed pliers", Minutes = 15 }]);
         }
         return Say(Verdict.No, $"A {end} end does not go into a {slot} slot.");
     }

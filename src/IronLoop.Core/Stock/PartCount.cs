@@ -19,5 +19,5 @@ public readonly record struct PartCount(int OnHand, int Reserved, int Awaited, i
     /// <returns>Null when it can be.</returns>
     public string? WhyNotCounted(int counted) => counted >= Reserved
         ? null
-        : $"{counted} counted, but {Reserved} are reserved for jobs; free those jobs' parts first.";
+        : $"{counted} counted, but {Reserved} are reserved for jobs; free those jobs’ parts first.";
 }

@@ -57,7 +57,7 @@ public sealed record OwnPart(OwnPartKind Kind, bool Straight, bool Springy, bool
             if (!Straight) faults.Add("bent");
             if (!Springy) faults.Add("lost its spring");
             if (!Unworn) faults.Add("worn");
-            return $"Replaced: {string.Join(", ", faults)}. It goes back in the owner's bag.";
+            return $"Replaced: {string.Join(", ", faults)}. It goes back in the owner’s bag.";
         }
     }
 

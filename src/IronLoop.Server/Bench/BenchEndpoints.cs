@@ -25,11 +25,11 @@ internal static partial class BenchEndpoints
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         bench.MapPut("/steps/{key}", Tick).WithName("tickStep").WithSummary("Does the next step, leaves it out with a reason, or takes the last one back.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
-        bench.MapPut("/consent", Sign).WithName("signConsent").WithSummary("The owner's signature to work that cannot be undone.")
+        bench.MapPut("/consent", Sign).WithName("signConsent").WithSummary("The owner’s signature to work that cannot be undone.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         bench.MapPost("/tray", Part).WithName("trayAct").WithSummary("A part lost, found, thrown away, taken from stock or given back.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
-        bench.MapGet("/tray/stock", Stock).WithName("trayStock").WithSummary("Small parts in stock that could take a lost one's place.")
+        bench.MapGet("/tray/stock", Stock).WithName("trayStock").WithSummary("Small parts in stock that could take a lost one’s place.")
             .ProducesProblem(StatusCodes.Status404NotFound);
         bench.MapGet("/referral.pdf", Referral).ExcludeFromDescription();
         bench.MapPut("/try-on", TryOn).WithName("benchTryOn").WithSummary("The try-on between the sides: what changes of the rest.")
@@ -64,6 +64,7 @@ internal static partial class BenchEndpoints
         if (file.Ticks.Count > 0 && setup.Fastener != file.Setup.Fastener)
             throw RefusedException.Conflict("Bench work has begun; what joins the links can no longer be another thing. Take the steps back first.");
         BenchSetups.Set(work, id, setup);
+        JobFile.Read(work, id).MustHoldTheTray();
         return Kept(work, id);
     }
 
@@ -204,8 +205,9 @@ internal static partial class BenchEndpoints
         var next = file.Steps.FirstOrDefault(s => !file.Ticks.Contains(s.Key));
         if (file.Facts() is not { Band.Links: { } links } facts || next is not { Kind: StepKind.TryOn } || file.Plan is not { } plan)
             throw RefusedException.Conflict("The try-on between the sides is not the next step.");
-        var first = facts.FirstSide ?? BenchSteps.FirstSide(facts.Plan);
-        var now = NowOn(facts, first);
+        var worked = BenchSteps.First(facts);
+        var first = worked ?? facts.FirstSide ?? BenchSteps.FirstSide(facts.Plan);
+        var now = NowOn(facts, worked);
         var usual = links.Twelve.Concat(links.Six).GroupBy(l => l.Pitch).OrderByDescending(g => g.Count()).ThenBy(g => g.Key).First().Key;
         var clasp = (file.OwnClaspBand?.Clasp ?? facts.Band.Clasp)!;
         var loop = now.Sum(Side.Twelve) + now.Sum(Side.Six) + clasp.Twelve + clasp.Six + clasp.Tighter(now.Position);
@@ -237,12 +239,12 @@ internal static partial class BenchEndpoints
         return sheet;
     }
 
-    /// <summary>The links as they lie between the sides: the first done, the second as it was; the micro-adjust not moved yet.</summary>
-    private static Arrangement NowOn(BenchFacts facts, Side first)
+    /// <summary>The links as they lie at the try-on: the first side done, the second as it was, or both done; the micro-adjust not moved yet.</summary>
+    private static Arrangement NowOn(BenchFacts facts, Side? first)
     {
         var before = facts.Before ?? Arrangement.AsItIs(facts.Band.Links!, facts.Band.Clasp!);
         var position = facts.Before?.Position ?? facts.Band.Clasp!.Position;
-        return first == Side.Twelve ? new Arrangement(facts.Plan.Twelve, before.Six, position) : new Arrangement(before.Twelve, facts.Plan.Six, position);
+        return new Arrangement(first == Side.Six ? before.Twelve : facts.Plan.Twelve, first == Side.Twelve ? before.Six : facts.Plan.Six, position);
     }
 
     private static void Take(
@@ -263,7 +265,7 @@ internal static partial class BenchEndpoints
             : string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{Math.Abs(mm):0.0} mm toward the {(mm > 0 ? "6" : "12")} side");
         return Math.Abs(seen - computed) <= 3
             ? $"The clasp was seen {At(seen)}; by its links it sits {At(computed)}: they agree."
-            : $"The clasp was seen {At(seen)}, by its links it sits {At(computed)}: look whether the clasp's two lengths are right.";
+            : $"The clasp was seen {At(seen)}, by its links it sits {At(computed)}: look whether the clasp’s two lengths are right.";
     }
 
     /// <summary>Writes moves to the tray's account; refused where a part is not where it is taken from.</summary>

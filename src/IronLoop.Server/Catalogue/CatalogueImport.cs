@@ -158,7 +158,7 @@ internal sealed class CatalogueImport(string id, CatalogueFile file)
             if (row.Band is { } band)
             {
                 if (taken.GetValueOrDefault(band.Article))
-                    bad = [new BadCell(row.Line, "article", band.Article, "This article number belongs to an owner's own band.")];
+                    bad = [new BadCell(row.Line, "article", band.Article, "This article number belongs to an owner’s own band.")];
                 else if (!seen.Add(band.Article))
                     bad = [new BadCell(row.Line, "article", band.Article, "This article number stands in an earlier line too.")];
             }

@@ -42,13 +42,13 @@ internal static class ClaspEndpoints
         clasp.MapGet("", Sheet).WithName("claspSheet").WithSummary("What is known of the clasp, and what could replace it.")
             .ProducesProblem(StatusCodes.Status404NotFound);
         clasp.MapPut("/seen", See).WithName("seeClasp").WithSummary("What is seen of the clasp.").ProducesProblem(StatusCodes.Status409Conflict);
-        clasp.MapPut("/keep", Keep).WithName("keepClasp").WithSummary("Keeps the band's own clasp.")
+        clasp.MapPut("/keep", Keep).WithName("keepClasp").WithSummary("Keeps the band’s own clasp.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         clasp.MapPut("/other", Replace).WithName("replaceClasp").WithSummary("Another clasp goes on; it is reserved, or put on the list to be ordered.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
-        clasp.MapGet("/offers", Offers).WithName("claspOffers").WithSummary("What suppliers offer for the band's end as measured.")
+        clasp.MapGet("/offers", Offers).WithName("claspOffers").WithSummary("What suppliers offer for the band’s end as measured.")
             .ProducesProblem(StatusCodes.Status409Conflict);
-        clasp.MapPost("/offers", TakeOffer).WithName("takeOffer").WithSummary("Puts an offer on the shop's list, so that it can be chosen.")
+        clasp.MapPost("/offers", TakeOffer).WithName("takeOffer").WithSummary("Puts an offer on the shop’s list, so that it can be chosen.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status502BadGateway);
         clasp.MapGet("/own-parts/{kind}/offers", OwnPartOffers).WithName("ownPartOffers").WithSummary("What suppliers offer in place of an own part, by its measured size.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict);
@@ -101,24 +101,7 @@ internal static class ClaspEndpoints
         var signedBy = refusals.Text("$.consentSignedBy", consentSignedBy, 80, required: false);
         refusals.ThrowIfAny();
         using var work = shop.Begin();
-        var file = JobFile.Read(work, id);
-        if (file.OtherClasp is null)
-            file.MustBeOpen();
-        else
-            file.MustNotBeOnTheBench();
-        if (file.OwnClaspBand is not { } band)
-            throw RefusedException.Conflict("Choose a band first; its clasp is looked at then.");
-        Consent(work, file, ClaspWork.Lasting(ClaspWork.Keep(file.BandEnd(file.Stock!, band), file.Figures[GaugedFigure.ClaspBar], file.Clasp.SwapEnds)), signedBy, clock.GetUtcNow());
-        if (file.OtherClasp is not null)
-        {
-            Storage.Jobs.LookAtClaspAgain(work, id);
-            Plans.Drop(work, id);
-        }
-        if (file.Job.ClaspKeptAt is null || file.OtherClasp is not null)
-        {
-            Storage.Jobs.KeepClasp(work, id, clock.GetUtcNow());
-            Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Clasp, $"Clasp kept: {band.ClaspName}.");
-        }
+        ClaspChoice.Keep(work, JobFile.Read(work, id), signedBy, clock.GetUtcNow());
         return Answer(work, id, clock);
     }
 
@@ -128,23 +111,7 @@ internal static class ClaspEndpoints
         var signedBy = refusals.Text("$.consentSignedBy", choice.ConsentSignedBy, 80, required: false);
         refusals.ThrowIfAny();
         using var work = shop.Begin();
-        var file = JobFile.Read(work, id);
-        file.MustNotBeOnTheBench();
-        if (file.ClaspBench(work) is not { } bench)
-            throw RefusedException.Conflict("Choose a band first; its clasp is looked at then.");
-        if (Parts.Find(work, choice.PartId) is not { Part.Clasp: not null } part)
-            throw RefusedException.NotFound($"There is no clasp with number {choice.PartId} on the list.");
-        var judged = bench.Judge(part.Part).Judgement;
-        if (judged.Verdict == Verdict.No)
-            throw RefusedException.Conflict($"{part.Part.Name} does not go on: {judged.Rules.First(r => r.Verdict == Verdict.No).Says}");
-        Consent(work, file, ClaspWork.Lasting(judged.Rules.SelectMany(r => r.Work)), signedBy, clock.GetUtcNow());
-        JobClasps.Set(work, id, file.Clasp with { PartId = part.Id });
-        Plans.Drop(work, id);
-        PartsTaken.LeaveClasp(work, id);
-        var isReserved = Take(work, file, PartsTaken.ForClasp, part, 1) & TakePins(work, file, bench, part.Part);
-        Storage.Jobs.KeepClasp(work, id, clock.GetUtcNow());
-        Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Clasp,
-            $"Clasp replaced: {part.Part.Name}, {part.Part.Article}, {(isReserved ? "reserved" : "to be ordered")}.");
+        ClaspChoice.Replace(work, JobFile.Read(work, id), choice.PartId, signedBy, clock.GetUtcNow());
         return Answer(work, id, clock);
     }
 
@@ -171,11 +138,11 @@ internal static class ClaspEndpoints
     private static async Task<PartOffersWire> OwnPartOffers(long id, string kind, ShopFile shop, SupplierCalls suppliers, CancellationToken cancellation)
     {
         var refusals = new Refusals();
-        var which = refusals.Choice<OwnPartKind>("$.kind", kind);
+        var which = refusals.Chosen<OwnPartKind>("$.kind", kind);
         refusals.ThrowIfAny();
         PartWish? wish;
         using (var work = shop.Look())
-            wish = ClaspSheetWire.WishOf(JobFile.Read(work, id), which!.Value);
+            wish = ClaspSheetWire.WishOf(JobFile.Read(work, id), which);
         if (wish is null || wish.Missing is not null)
             throw RefusedException.Conflict($"Measure {wish?.Missing ?? "its diameter and length, or the bore and the band’s width"} first.");
         var found = await suppliers.Search(wish, cancellation);
@@ -215,12 +182,12 @@ internal static class ClaspEndpoints
     private static ClaspSheetWire Forget(long id, string kind, ShopFile shop)
     {
         var refusals = new Refusals();
-        var which = refusals.Choice<OwnPartKind>("$.kind", kind);
+        var which = refusals.Chosen<OwnPartKind>("$.kind", kind);
         refusals.ThrowIfAny();
         using var work = shop.Begin();
         JobFile.Read(work, id).MustBeOpen();
-        OwnParts.Drop(work, id, which!.Value);
-        PartsTaken.Leave(work, id, ClaspSheetWire.UseOf(which.Value));
+        OwnParts.Drop(work, id, which);
+        PartsTaken.Leave(work, id, ClaspSheetWire.UseOf(which));
         var sheet = ClaspSheetWire.Read(work, JobFile.Read(work, id));
         work.Keep();
         return sheet;
@@ -235,48 +202,12 @@ internal static class ClaspEndpoints
             throw RefusedException.Conflict("Only an own part that is not used again is replaced; inspect it first.");
         if (Parts.Find(work, choice.PartId) is not { } part)
             throw RefusedException.NotFound($"There is no part with number {choice.PartId} on the list.");
-        var isReserved = Take(work, file, ClaspSheetWire.UseOf(choice.Kind), part, own.Pieces);
+        var isReserved = ClaspChoice.Take(work, file, ClaspSheetWire.UseOf(choice.Kind), part, own.Pieces);
         Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Clasp,
             $"Instead of the {own.Name}: {own.Pieces} {part.Part.Name}, {part.Part.Article}, {(isReserved ? "reserved" : "to be ordered")}.");
         var sheet = ClaspSheetWire.Read(work, JobFile.Read(work, id));
         work.Keep();
         return sheet;
-    }
-
-    /// <summary>Takes a part for the job; what is not there goes on the list to be ordered, by the figures it was chosen by.</summary>
-    private static bool Take(ShopWork work, JobFile file, string use, StoredPart part, int count)
-    {
-        if (PartsTaken.Take(work, file.Job.Id, use, part.Id, count))
-            return true;
-        Orders.AddLine(work, part.Id, count, part.Part.Measured, file.Job.Id);
-        return false;
-    }
-
-    /// <summary>The two pins that hold a butterfly: those that the rule about pins found.</summary>
-    private static bool TakePins(ShopWork work, JobFile file, ClaspBench bench, Part clasp)
-    {
-        if (clasp.Clasp!.Facts.Kind != ClaspKind.Butterfly || bench.End is not { Bore: { } bore, Width: { } width })
-            return true;
-        var pins = Parts.All(work, PartKind.Pin).Where(p => p.Count.Free > 0).OrderByDescending(p => p.Count.Free >= 2);
-        return PinRule.Choose(pins, p => p.Part.Pin!, bore, width, bench.Limits) is not { } pin || Take(work, file, PartsTaken.ForClaspPins, pin, 2);
-    }
-
-    /// <summary>Work that cannot be undone waits for the owner's written consent, recorded with what it is for.</summary>
-    private static void Consent(ShopWork work, JobFile file, string words, string signedBy, DateTimeOffset at)
-    {
-        var band = file.Stock!.Id;
-        if (words.Length == 0
-            || Consents.Of(work, file.Job.Id, ConsentTopic.Clasp) is { } given && given.BandId == band && given.Work == words && signedBy.Length == 0)
-            return;
-        if (signedBy.Length == 0)
-        {
-            throw new RefusedException(StatusCodes.Status400BadRequest, "This clasp asks for work that cannot be undone.", new Dictionary<string, string[]>
-            {
-                ["$.consentSignedBy"] = [$"Enter who signed the consent to: {words}."],
-            });
-        }
-        Consents.Set(work, file.Job.Id, new Consent(band, words, signedBy, at), ConsentTopic.Clasp);
-        Log.Write(work, file.Job.Id, at, file.Job.TakenInBy, Station.Clasp, $"Written consent by {signedBy}: {words}.");
     }
 
     private static JobWire Answer(ShopWork work, long id, TimeProvider clock)

@@ -2,6 +2,7 @@ using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Measuring;
 using IronLoop.Server.Contract;
+using IronLoop.Server.LongRunning;
 using IronLoop.Server.LogBook;
 using IronLoop.Server.Loop;
 using IronLoop.Server.Rack;
@@ -104,6 +105,7 @@ internal static class ClientEndpoints
             work.Keep();
         }
         shop.Settle();
+        LongWorkEndpoints.DropArchive(shop);
         // The pictures go once nothing names them any more.
         foreach (var photo in photos)
             PhotoFolder.Beside(shop).Drop(photo);

@@ -24,7 +24,8 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
     public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
     {
         var problem = ToProblem(exception, httpContext.Features.Get<IExceptionHandlerFeature>()?.Endpoint?.Metadata.GetMetadata<IAcceptsMetadata>()?.RequestType);
-        if (problem.Status >= 500)
+        // That a device or a supplier does not answer is told to whoever asked; it is no fault here.
+        if (problem.Status >= 500 && exception is not RefusedException)
             log.LogError(exception, "Request {RequestId} failed", httpContext.TraceIdentifier);
         problem.Extensions["requestId"] = httpContext.TraceIdentifier;
         if (exception is RefusedException { RetryAfterSeconds: { } seconds })
@@ -49,13 +50,13 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
         SqliteException { SqliteErrorCode: SqliteFull } or IOException { HResult: NoSpaceLeft } => Make(StatusCodes.Status507InsufficientStorage,
             "The disk is full; nothing of this was stored, and what was stored before is whole. Make room, then try again.", null),
         SqliteException { SqliteErrorCode: SqliteReadOnly or SqliteCannotOpen } or UnauthorizedAccessException or IOException { HResult: ReadOnlyFiles } => Make(StatusCodes.Status503ServiceUnavailable,
-            "The shop's folder cannot be written; nothing of this was stored. Give the program the right to write there, then try again.", null),
+            "The shop’s folder cannot be written; nothing of this was stored. Give the program the right to write there, then try again.", null),
         SqliteException { SqliteErrorCode: SqliteCorrupt or SqliteNoDatabase } => Make(StatusCodes.Status503ServiceUnavailable,
-            "The shop's file is damaged; nothing of this was stored. Stop working, and put the last backup back: House, Archive, or ./run.sh --restore FILE.", null),
+            "The shop’s file is damaged; nothing of this was stored. Stop working, and put the last backup back: House, Archive, or ./run.sh --restore FILE.", null),
         SqliteException { SqliteErrorCode: SqliteInputOutput } => Make(StatusCodes.Status503ServiceUnavailable,
-            "The disk of the shop's folder does not read or write; nothing of this was stored. See to the disk, then try again.", null),
+            "The disk of the shop’s folder does not read or write; nothing of this was stored. See to the disk, then try again.", null),
         SqliteException { SqliteErrorCode: SqliteBusy or SqliteLocked } => Make(StatusCodes.Status503ServiceUnavailable,
-            "The shop's file is being written by another program; nothing was stored. Try again in a moment.", null),
+            "The shop’s file is being written by another program; nothing was stored. Try again in a moment.", null),
         _ => Make(StatusCodes.Status500InternalServerError, "Something went wrong here; nothing of this request was stored.", null),
     };
 

@@ -57,6 +57,15 @@ internal sealed class Refusals
         return text;
     }
 
+    /// <summary>Reads the name or address of a host.</summary>
+    public string Host(string path, string? value, bool required)
+    {
+        var host = Text(path, value, 100, required);
+        if (host.Length > 0 && Uri.CheckHostName(host) == UriHostNameType.Unknown)
+            Add(path, $"{NameOf(path)} is “{host}”; allowed is a name of a host, without spaces, or an address.");
+        return host;
+    }
+
     /// <summary>Reads a fitter's initials, 1 to 4 letters. Whoever is signed in has done it, whatever was typed.</summary>
     /// <param name="own">Whether they are of whoever does it; else of somebody else.</param>
     public string Initials(string path, string? typed, bool own = true)
@@ -65,7 +74,7 @@ internal sealed class Refusals
             return signedIn;
         var by = (typed ?? "").Trim().ToUpperInvariant();
         if (by.Length is < 1 or > 4 || !by.All(char.IsLetter))
-            Add(path, $"{NameOf(path)} is “{typed}”; allowed are the fitter's initials, 1 to 4 letters.");
+            Add(path, $"{NameOf(path)} is “{typed}”; allowed are the fitter’s initials, 1 to 4 letters.");
         return by;
     }
 
@@ -79,6 +88,15 @@ internal sealed class Refusals
         else if (!allowed.Holds(length))
             Add(path, allowed.Refuse(name ?? NameOf(path), length));
         return length;
+    }
+
+    /// <summary>Reads a choice from an address that has to be made; the refusal is noted where it is not.</summary>
+    public TChoice Chosen<TChoice>(string path, string word)
+        where TChoice : struct, Enum
+    {
+        if (string.IsNullOrWhiteSpace(word))
+            Add(path, $"{NameOf(path)} is missing.");
+        return Choice<TChoice>(path, word).GetValueOrDefault();
     }
 
     /// <summary>Reads a choice from an address, by its name in the contract; nothing is no choice.</summary>

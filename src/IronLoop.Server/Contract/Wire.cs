@@ -1,5 +1,7 @@
+using System.Collections;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
 using IronLoop.Core.Measuring;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
@@ -19,6 +21,24 @@ internal static class Wire
         options.RespectRequiredConstructorParameters = true;
         options.Converters.Add(new LengthInMillimetres());
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
+    }
+
+    /// <summary>A list holds no null: what is not there is left out. The nullability that the serializer respects ends at the list.</summary>
+    public static void RefuseNullInLists(JsonTypeInfo info)
+    {
+        if (info.Kind == JsonTypeInfoKind.Enumerable && info.ElementType is { IsValueType: false })
+            info.OnDeserialized = list => RefuseNull((IEnumerable)list);
+    }
+
+    private static void RefuseNull(IEnumerable list)
+    {
+        var number = 0;
+        foreach (var element in list)
+        {
+            number++;
+            if (element is null)
+                throw new JsonException($"must be a list without null; number {number} is null.");
+        }
     }
 
     public static void Configure(OpenApiOptions options)

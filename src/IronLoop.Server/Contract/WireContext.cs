@@ -35,6 +35,7 @@ namespace IronLoop.Server.Contract;
 [JsonSerializable(typeof(BeginImport))]
 [JsonSerializable(typeof(BenchSheet))]
 [JsonSerializable(typeof(ByHand))]
+[JsonSerializable(typeof(ReturnWire))]
 [JsonSerializable(typeof(CaliperSource))]
 [JsonSerializable(typeof(CaliperWire))]
 [JsonSerializable(typeof(CameWithWire))]

@@ -72,7 +72,7 @@ internal static class DemoShop
         day.Came(between, (CameWith.Box, 1), (CameWith.Papers, 1), (CameWith.SpareBars, 2));
 
         // A small wrist whose 12 side runs out of links.
-        var small = day.TakeIn("Isbet Linnet", "school lane 9", "Tarn & Sedge small seconds", Request.TakeLinksOut, "My grandmother's; it turns round my wrist.", 2, 3, "MK");
+        var small = day.TakeIn("Isbet Linnet", "school lane 9", "Tarn & Sedge small seconds", Request.TakeLinksOut, "My grandmother’s; it turns round my wrist.", 2, 3, "MK");
         day.Gauge(small, Figures("18", Attachment.SpringBarBlind, "39.5", "142", WearPreference.Regular, null, null));
         day.ChooseOwn(small, DemoBands.SmallWrist);
         day.KeepClasp(small);

@@ -49,12 +49,12 @@ internal sealed record CaliperSource(CaliperKind Kind, string Host = "127.0.0.1"
     public CaliperSource Checked()
     {
         var refusals = new Refusals();
-        var host = refusals.Text("$.host", Host, 100, required: Kind == CaliperKind.Tcp);
+        var host = refusals.Host("$.host", Host, required: Kind == CaliperKind.Tcp);
         var serial = refusals.Text("$.serial", Serial, 100, required: Kind == CaliperKind.Serial);
         refusals.Check("$.port", Ports, Port);
         refusals.Check("$.baud", Bauds, Baud);
-        if ((host + serial).Any(char.IsWhiteSpace))
-            refusals.Add(host.Any(char.IsWhiteSpace) ? "$.host" : "$.serial", "A name of a host or a port holds no spaces.");
+        if (serial.Any(char.IsWhiteSpace))
+            refusals.Add("$.serial", "A name of a port holds no spaces.");
         refusals.ThrowIfAny("The caliper’s line cannot be settled like this.");
         return this with { Host = host, Serial = serial };
     }

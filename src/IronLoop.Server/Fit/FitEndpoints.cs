@@ -25,7 +25,7 @@ internal static class FitEndpoints
             request.WristMm, request.Aspect, new Head(request.Head.BarToBarMm, request.Head.BarRiseMm), request.PivotHeightMm, request.ToAssumed());
         if (need is not { } known)
         {
-            refusals.Add("$.head", "The head's pivots lie inside the band's path round this wrist, where the model does not hold; "
+            refusals.Add("$.head", "The head’s pivots lie inside the band’s path round this wrist, where the model does not hold; "
                 + "check barToBarMm, barRiseMm and pivotHeightMm.");
             refusals.ThrowIfAny();
             throw new InvalidOperationException();

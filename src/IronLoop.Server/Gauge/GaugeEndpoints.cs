@@ -72,7 +72,9 @@ internal static class GaugeEndpoints
         file.MustBeOpen();
         change(work, file);
         OwnBraceletBand.Refresh(work, id, clock);
-        var sheet = GaugeSheetWire.Read(work, JobFile.Read(work, id));
+        file = JobFile.Read(work, id);
+        file.MustHoldTheTray();
+        var sheet = GaugeSheetWire.Read(work, file);
         work.Keep();
         return sheet;
     }
@@ -98,7 +100,9 @@ internal static class GaugeEndpoints
         var note = Wrists.NoteOf(work, id);
         Wrists.Note(work, id, new WristNote(typed.WornAt ?? note.WornAt, typed.Season ?? note.Season));
         OwnBraceletBand.Refresh(work, id, clock);
-        var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
+        file = JobFile.Read(work, id);
+        file.MustHoldTheTray();
+        var job = JobWire.Of(file, clock.Today());
         work.Keep();
         return job;
     }

@@ -95,7 +95,7 @@ internal static class OwnBraceletEndpoints
         bracelet.MapPatch("", (long id, OwnBraceletFields typed, ShopFile shop, TimeProvider clock) => Change(id, shop, clock, typed.Into))
             .WithName("bracelet").WithSummary("The bracelet sheet, field by field.").ProducesValidationProblem()
             .ProducesProblem(StatusCodes.Status409Conflict);
-        bracelet.MapPut("/{side}", SetRow).WithName("linkRow").WithSummary("A side's row, link by link.").ProducesValidationProblem()
+        bracelet.MapPut("/{side}", SetRow).WithName("linkRow").WithSummary("A side’s row, link by link.").ProducesValidationProblem()
             .ProducesProblem(StatusCodes.Status409Conflict);
     }
 

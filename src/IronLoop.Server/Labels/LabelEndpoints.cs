@@ -34,7 +34,7 @@ internal static class LabelEndpoints
             work.Keep();
             return Wire(settled, switches);
         }).WithName("settleLabelPrinter").WithSummary("Settles the label printer.").ProducesValidationProblem().WithMetadata(new Needs(Role.Lead));
-        routes.MapPost("/api/jobs/{id:long}/label/print", Print).WithName("printLabel").WithTags("paper").WithSummary("Prints the bag's label.")
+        routes.MapPost("/api/jobs/{id:long}/label/print", Print).WithName("printLabel").WithTags("paper").WithSummary("Prints the bag’s label.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict).ProducesProblem(StatusCodes.Status503ServiceUnavailable);
     }
 

@@ -41,10 +41,8 @@ internal sealed record LabelPrinter(PrinterKind Kind, string Host = "127.0.0.1",
     public LabelPrinter Checked()
     {
         var refusals = new Refusals();
-        var host = refusals.Text("$.host", Host, 100, required: Kind == PrinterKind.Tcp);
+        var host = refusals.Host("$.host", Host, required: Kind == PrinterKind.Tcp);
         refusals.Check("$.port", Ports, Port);
-        if (host.Any(char.IsWhiteSpace))
-            refusals.Add("$.host", "A name of a host holds no spaces.");
         refusals.ThrowIfAny("The label printer cannot be settled like this.");
         return this with { Host = host };
     }
@@ -72,7 +70,7 @@ internal sealed record LabelPrinter(PrinterKind Kind, string Host = "127.0.0.1",
             using var reader = new StreamReader(stream, Encoding.ASCII);
             answer = await reader.ReadLineAsync(patience.Token) ?? "";
         }
-        catch (Exception gone) when (gone is SocketException or IOException || (gone is OperationCanceledException && !stop.IsCancellationRequested))
+        catch (Exception gone) when (gone is SocketException or IOException or ArgumentException || (gone is OperationCanceledException && !stop.IsCancellationRequested))
         {
             throw Gone();
         }

@@ -31,7 +31,7 @@ internal static class LongWorkEndpoints
 
     private static LongWorkWire Write(ShopFile shop, LongWorks works) => works.Begin("archive", work =>
     {
-        var path = Path.Combine(FolderOf(shop), "archive.json");
+        var path = ArchiveOf(shop);
         try
         {
             ArchiveContent content;
@@ -89,6 +89,11 @@ internal static class LongWorkEndpoints
         piece.Keep();
         return ($"{work.Wire.Total} jobs are in the index.", null);
     }).Wire;
+
+    /// <summary>Takes away the archive that was written last and lies there to be saved.</summary>
+    internal static void DropArchive(ShopFile shop) => System.IO.File.Delete(ArchiveOf(shop));
+
+    private static string ArchiveOf(ShopFile shop) => Path.Combine(FolderOf(shop), "archive.json");
 
     private static string FolderOf(ShopFile shop)
     {

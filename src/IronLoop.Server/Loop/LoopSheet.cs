@@ -3,6 +3,7 @@ using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Measuring;
 using IronLoop.Server.Rack;
+using IronLoop.Server.Size;
 
 namespace IronLoop.Server.Loop;
 
@@ -165,6 +166,9 @@ internal sealed record LoopSheet(
     /// <summary>Which way the head leans.</summary>
     public LeanWire? Lean { get; init; }
 
+    /// <summary>What it is tried with, so that it can be returned to; null while nothing is.</summary>
+    public VariantWire? Variant { get; init; }
+
     // Wide enough to see the neighbours of a gap.
     private static readonly Length ReachShown = Length.FromMillimetres(18);
 
@@ -179,15 +183,16 @@ internal sealed record LoopSheet(
         if (figures.Head is not { } head || !figures.WristIsKnown || figures.Wear is null)
             return Blank(file.Progress.Says(Station.Size));
         if (file.Target is not { } target || file.Need is not { } need)
-            return Blank("The head's bars lie inside the band's path on this wrist; gauge bar-to-bar and rise again.");
+            return Blank("The head’s bars lie inside the band’s path on this wrist; gauge bar-to-bar and rise again.");
         if (file.Band is not { } band || file.Arrangement() is not { } arrangement)
         {
             var bare = Sizing.DrawBare(figures, file.PivotHeight);
             return Blank("Wrist and head are known; no band is chosen yet.") with { Drawing = Draw(file, head, bare, null) };
         }
-        return file.Holed is { } holed
+        return (file.Holed is { } holed
             ? OfHoled(file, head, band, holed, arrangement, target, need)
-            : OfBracelet(file, head, band, arrangement, target, need);
+            : OfBracelet(file, head, band, arrangement, target, need)) with
+        { Variant = VariantWire.Of(file) };
     }
 
     /// <summary>What hot and cold days ask of the band as it stands; null while it is not sized.</summary>
@@ -340,13 +345,13 @@ internal sealed record LoopSheet(
     private static string Tell(PlanRequest request, PlanFigures judged, bool isPlanned, PlanFigures planned)
     {
         if (isPlanned)
-            return judged.Misfit == Length.Zero ? "This is the planner's answer." : "This is the nearest there is; it cannot be worn yet.";
+            return judged.Misfit == Length.Zero ? "This is the planner’s answer." : "This is the nearest there is; it cannot be worn yet.";
         var trade = PlanWords.Trade(request, planned, judged);
-        var against = $" Against the planner's: {char.ToLowerInvariant(trade[0])}{trade[1..]}";
+        var against = $" Against the planner’s: {char.ToLowerInvariant(trade[0])}{trade[1..]}";
         if (judged.Misfit > Length.Zero)
             return $"By hand: {judged.Misfit.ToTenths()} outside what can be worn.{against}";
         var worse = new Length((judged.TwiceTrouble - planned.TwiceTrouble).Micrometres / 2);
-        return (worse > Length.Zero ? $"By hand: {worse.ToTenths()} more amiss than the planner's answer." : "By hand: as little amiss as the planner's answer.") + against;
+        return (worse > Length.Zero ? $"By hand: {worse.ToTenths()} more amiss than the planner’s answer." : "By hand: as little amiss as the planner’s answer.") + against;
     }
 
     private static string? Warn(JobFile file, FitTarget target)

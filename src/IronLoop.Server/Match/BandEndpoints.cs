@@ -214,7 +214,7 @@ internal static class BandEndpoints
         routes.MapGet("/api/bands", List).WithName("bands").WithTags("match").WithSummary("The bands in stock.");
         routes.MapPost("/api/bands", AddToStock).WithName("addBand").WithTags("match").WithSummary("Puts a band in stock.")
             .Produces<BandWire>(StatusCodes.Status201Created).ProducesValidationProblem();
-        routes.MapPost("/api/jobs/{id:long}/bands", AddOwn).WithName("addOwnBand").WithTags("match").WithSummary("Enters the owner's own band.")
+        routes.MapPost("/api/jobs/{id:long}/bands", AddOwn).WithName("addOwnBand").WithTags("match").WithSummary("Enters the owner’s own band.")
             .Produces<BandWire>(StatusCodes.Status201Created).ProducesValidationProblem()
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
     }

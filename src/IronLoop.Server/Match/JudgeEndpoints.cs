@@ -101,7 +101,7 @@ internal static class JudgeEndpoints
     public static void MapJudge(this IEndpointRouteBuilder routes)
     {
         routes.MapPost("/api/match/judge", Judge).WithName("judge").WithTags("match").WithSummary("Judges a band on a watch.").ProducesValidationProblem();
-        routes.MapPost("/api/match/judge-clasp", JudgeClasp).WithName("judgeClasp").WithTags("match").WithSummary("Judges a clasp on a band's end.")
+        routes.MapPost("/api/match/judge-clasp", JudgeClasp).WithName("judgeClasp").WithTags("match").WithSummary("Judges a clasp on a band’s end.")
             .ProducesValidationProblem();
     }
 

@@ -14,7 +14,7 @@ internal static class LookUpEndpoints
 {
     public static void MapLookUp(this IEndpointRouteBuilder routes) =>
         routes.MapGet("/api/bands/{id:long}/fits", Fits).WithName("fits").WithTags("match")
-            .WithSummary("The open jobs a band would fit, best first; with a client's name, that client's watches.")
+            .WithSummary("The open jobs a band would fit, best first; with a client’s name, that client’s watches.")
             .ProducesProblem(StatusCodes.Status404NotFound);
 
     private static List<HeldAgainst> Fits(long id, ShopFile shop, string? client = null)

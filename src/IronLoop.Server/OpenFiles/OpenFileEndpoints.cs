@@ -15,11 +15,15 @@ internal static class OpenFileEndpoints
         var open = routes.MapGroup("/api").ExcludeFromDescription();
         open.MapGet("/jobs.csv", (ShopFile shop) => Csv(shop, "jobs.csv",
             ["tag", "client", "contact", "watch", "asked for", "owner's words", "promised", "taken in", "by", "band", "price", "referred", "handed over"],
-            work => Storage.Jobs.Each(work).Select(job => (string[])
-            [
-                Whole(job.Id), job.Client.Name, job.Client.Contact, job.WatchName, TakeIn.RequestWords.Of(job.Request), job.Words, Day(job.Promised), At(job.TakenInAt), job.TakenInBy,
-                job.BandId is { } band ? Whole(band) : "", job.PriceCents is { } cents ? Paper.JobSheet.Money(cents) : "", At(job.ReferredAt), At(job.ClosedAt),
-            ])));
+            work =>
+            {
+                var articles = Bands.ArticlesById(work);
+                return Storage.Jobs.Each(work).Select(job => (string[])
+                [
+                    Whole(job.Id), job.Client.Name, job.Client.Contact, job.WatchName, TakeIn.RequestWords.Of(job.Request), job.Words, Day(job.Promised), At(job.TakenInAt), job.TakenInBy,
+                    job.BandId is { } band ? articles.GetValueOrDefault(band, "") : "", job.PriceCents is { } cents ? Paper.JobSheet.Money(cents) : "", At(job.ReferredAt), At(job.ClosedAt),
+                ]);
+            }));
         open.MapGet("/log.csv", (ShopFile shop) => Csv(shop, "log.csv", ["tag", "at", "by", "station", "words"],
             work => Log.Each(work).Select(e => (string[])[Whole(e.JobId), At(e.At), e.By, Paper.JobSheet.Spaced(e.Station.ToString()), e.Words])));
         open.MapGet("/parts.csv", (ShopFile shop) => Csv(shop, "parts.csv",

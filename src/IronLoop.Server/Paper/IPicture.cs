@@ -1,3 +1,5 @@
+using System.Text;
+using System.Xml.Linq;
 using SkiaSharp;
 
 namespace IronLoop.Server.Paper;
@@ -18,16 +20,24 @@ internal static class Pictures
     /// <summary>As SVG, in millimetres.</summary>
     public static byte[] Svg(IPicture picture)
     {
-        // The library writes the size as bare numbers; the file says that they are millimetres.
         using var stream = new MemoryStream();
         using (var canvas = SKSvgCanvas.Create(new SKRect(0, 0, picture.Size.Width, picture.Size.Height), stream))
             picture.Draw(canvas);
-        var svg = System.Text.Encoding.UTF8.GetString(stream.ToArray());
+        var file = XDocument.Parse(Encoding.UTF8.GetString(stream.ToArray()));
+        var svg = file.Root!;
+        // The library writes the size as bare numbers; the file says that they are millimetres.
         var (width, height) = (Number(picture.Size.Width), Number(picture.Size.Height));
-        var begin = svg.IndexOf("<svg ", StringComparison.Ordinal);
-        var end = svg.IndexOf('>', begin);
-        return System.Text.Encoding.UTF8.GetBytes(
-            $"{svg[..begin]}<svg xmlns=\"http://www.w3.org/2000/svg\" xmlns:xlink=\"http://www.w3.org/1999/xlink\" width=\"{width}mm\" height=\"{height}mm\" viewBox=\"0 0 {width} {height}\">{svg[(end + 1)..]}");
+        svg.SetAttributeValue("width", $"{width}mm");
+        svg.SetAttributeValue("height", $"{height}mm");
+        svg.SetAttributeValue("viewBox", $"0 0 {width} {height}");
+        // It also places every letter by the font it was drawn with; where that is not at hand, letters would lie on one another.
+        foreach (var text in svg.Descendants().Where(e => e.Name.LocalName == "text"))
+        {
+            foreach (var place in (string[])["x", "y"])
+                text.SetAttributeValue(place, text.Attribute(place)?.Value.Split(',')[0].Trim());
+            text.SetAttributeValue("font-family", $"{text.Attribute("font-family")?.Value}, sans-serif");
+        }
+        return Encoding.UTF8.GetBytes($"{file.Declaration}{file.ToString(SaveOptions.DisableFormatting)}");
     }
 
     /// <summary>As PNG, black on white, for a printer of so many dots a millimetre.</summary>

@@ -71,26 +71,38 @@ internal static class JobSheet
         sheet.Need(20);
         sheet.Write("At the bench", Sheet.Left, 9, strong: true);
         sheet.Down += 6;
-        for (var i = 0; i < file.Steps.Count; i++)
+        var number = 0;
+        // What was done before a try-on changed the plan stays done.
+        foreach (var tick in file.Earlier)
+            Step(sheet, wide, ++number, tick, tick.What, null);
+        var ticks = file.Bench.Done.Where(d => file.Ticks.Contains(d.Key)).ToLookup(d => d.Key, StringComparer.Ordinal);
+        foreach (var step in file.Steps)
         {
-            var step = file.Steps[i];
-            var done = file.Ticks.Contains(step.Key);
-            sheet.Need(11);
-            sheet.Draw(canvas =>
-            {
-                using var line = Ink.Line(0.3f);
-                canvas.DrawRect(0, -3, 3.4f, 3.4f, line);
-                if (done)
-                {
-                    using var path = Ink.Shape(closed: false, (0.6f, -1.4f), (1.5f, -0.3f), (3, -2.7f));
-                    canvas.DrawPath(path, line);
-                }
-            }, Sheet.Left);
-            sheet.Say($"{i + 1}. {step.What}{(step.Tool.Length > 0 ? $" With: {step.Tool}." : "")}{(step.Direction is { } way ? $" Way: {way}." : "")}", Sheet.Left + 6, wide - 6, 9.5f, 4.6f);
-            if (step.Caution is { } caution)
-                sheet.Say($"Caution: {caution}", Sheet.Left + 6, wide - 6, 9.5f, 4.6f);
-            sheet.Down += 1.4f;
+            Step(
+                sheet, wide, ++number, ticks[step.Key].FirstOrDefault(),
+                $"{step.What}{(step.Tool.Length > 0 ? $" With: {step.Tool}." : "")}{(step.Direction is { } way ? $" Way: {way}." : "")}", step.Caution);
         }
+    }
+
+    private static void Step(Sheet sheet, float wide, int number, BenchTick? tick, string what, string? caution)
+    {
+        sheet.Need(11);
+        sheet.Draw(canvas =>
+        {
+            using var line = Ink.Line(0.3f);
+            canvas.DrawRect(0, -3, 3.4f, 3.4f, line);
+            if (tick is { Skipped: null })
+            {
+                using var path = Ink.Shape(closed: false, (0.6f, -1.4f), (1.5f, -0.3f), (3, -2.7f));
+                canvas.DrawPath(path, line);
+            }
+        }, Sheet.Left);
+        sheet.Say($"{number}. {what}", Sheet.Left + 6, wide - 6, 9.5f, 4.6f);
+        if (tick?.Skipped is { } why)
+            sheet.Say($"Left out: {why}", Sheet.Left + 6, wide - 6, 9.5f, 4.6f);
+        if (caution is not null)
+            sheet.Say($"Caution: {caution}", Sheet.Left + 6, wide - 6, 9.5f, 4.6f);
+        sheet.Down += 1.4f;
     }
 
     internal static string Money(long cents) => (cents / 100m).ToString("0.00", CultureInfo.InvariantCulture);

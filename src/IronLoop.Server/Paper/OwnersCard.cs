@@ -12,7 +12,7 @@ internal static class OwnersCard
     public static byte[] Draw(ShopWork work, JobFile file, PaperSize size)
     {
         var job = file.Job;
-        using var sheet = new Sheet(size, $"{job.WatchName}, owner's card");
+        using var sheet = new Sheet(size, $"{job.WatchName}, owner’s card");
         var wide = sheet.Right - Sheet.Left;
         var done = HandOverEndpoints.SheetOf(work, file);
         sheet.Write("How your watch was fitted", Sheet.Left, 20, strong: true);

@@ -30,7 +30,7 @@ internal static class PartEndpoints
         parts.MapPut("", Set).WithName("setPart").WithSummary("Puts a part on the list, or changes the one of that article number; its count stays.").ProducesValidationProblem();
         parts.MapPost("/stock-take", Count).WithName("stockTake").WithSummary("Corrects counts by what was counted, with the reason.")
             .ProducesValidationProblem();
-        parts.MapGet("/{id:long}/entries", Entries).WithName("stockEntries").WithSummary("Every change of a part's count.")
+        parts.MapGet("/{id:long}/entries", Entries).WithName("stockEntries").WithSummary("Every change of a part’s count.")
             .ProducesProblem(StatusCodes.Status404NotFound);
     }
 

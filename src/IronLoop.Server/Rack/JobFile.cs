@@ -34,7 +34,7 @@ internal sealed class JobFile
         Ticks = bench.Done.Select(d => d.Key).ToHashSet();
         Setup = bench.Setup ?? new BenchSetup(stock?.Band.Fastener, Pin: stock?.Band.Pin);
         _steps = new Lazy<IReadOnlyList<BenchStep>>(() => Facts() is { } facts ? BenchSteps.Of(facts) : []);
-        _tray = new Lazy<TrayLedger>(() => TrayLedger.Open(Facts() is { } facts ? BenchSteps.Opening(facts) : []).With(bench.Tray.Select(t => t.Move)));
+        _tray = new Lazy<TrayLedger>(() => Opening().With(bench.Tray.Select(t => t.Move)));
     }
 
     public Job Job { get; }
@@ -138,21 +138,27 @@ internal sealed class JobFile
 
     /// <summary>Reads a job.</summary>
     /// <exception cref="RefusedException">There is no job of that number.</exception>
-    public static JobFile Read(ShopWork work, long id)
+    public static JobFile Read(ShopWork work, long id) =>
+        Of(work, Storage.Jobs.Find(work, id) ?? throw RefusedException.NotFound($"There is no job with tag {id}."), HouseOf(work));
+
+    /// <summary>Several jobs, one after the other; what the house has is read once for all.</summary>
+    public static IEnumerable<JobFile> Each(ShopWork work, IEnumerable<Job> jobs)
     {
-        var job = Storage.Jobs.Find(work, id) ?? throw RefusedException.NotFound($"There is no job with tag {id}.");
-        return new JobFile(
-            job,
-            Gaugings.Of(work, id),
-            job.BandId is { } band ? Bands.Find(work, band) : null,
-            Plans.Find(work, id),
-            BenchFile.Read(work, id),
-            HouseOf(work),
-            job.Way,
-            JobClasps.Of(work, id),
-            PartsTaken.Of(work, id),
-            MarkedLinks.Of(work, id));
+        var house = HouseOf(work);
+        return jobs.Select(job => Of(work, job, house));
     }
+
+    private static JobFile Of(ShopWork work, Job job, House house) => new(
+        job,
+        Gaugings.Of(work, job.Id),
+        job.BandId is { } band ? Bands.Find(work, band) : null,
+        Plans.Find(work, job.Id),
+        BenchFile.Read(work, job.Id),
+        house,
+        job.Way,
+        JobClasps.Of(work, job.Id),
+        PartsTaken.Of(work, job.Id),
+        MarkedLinks.Of(work, job.Id));
 
     /// <summary>The shop's spring bars and limits.</summary>
     public static House HouseOf(ShopWork work)
@@ -200,7 +206,23 @@ internal sealed class JobFile
         MustNotBeReferred();
         if (Ticks.Count > 0)
             throw RefusedException.Conflict("Bench work has begun; take back the ticked steps first.");
+        if (HasMoved)
+            throw RefusedException.Conflict("Parts of it are on account as moved; put them back in the tray first.");
     }
+
+    /// <summary>Refuses what was just changed where the account of small parts, once begun, hangs on it: no figure may make a part vanish.</summary>
+    public void MustHoldTheTray()
+    {
+        if (Opening().WhyNot(Bench.Tray.Select(t => t.Move)) is { } why)
+            throw RefusedException.Conflict($"Bench work has begun, and the account of its parts hangs on this: {why} Take the steps back first.");
+    }
+
+    /// <summary>Whether any small part is elsewhere than when the work began.</summary>
+    private bool HasMoved =>
+        Bench.Tray.SelectMany(t => (((string Part, TrayPlace Place) At, int Count)[])[((t.Move.Part, t.Move.From), -t.Move.Count), ((t.Move.Part, t.Move.To), t.Move.Count)])
+            .GroupBy(m => m.At).Any(at => at.Sum(m => m.Count) != 0);
+
+    private TrayLedger Opening() => TrayLedger.Open(Facts() is { } facts ? BenchSteps.Opening(facts) : []);
 
     /// <summary>Refuses work on a job that a watchmaker has to see first.</summary>
     public void MustNotBeReferred()

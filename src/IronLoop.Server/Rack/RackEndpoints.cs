@@ -26,9 +26,9 @@ internal static class RackEndpoints
         using var work = shop.Look();
         var today = clock.Today();
         var (waiting, come) = PartsTaken.OnTheRack(work);
-        return [.. Storage.Jobs.Open(work, sought, string.IsNullOrEmpty(by) ? null : by).Select(job =>
+        return [.. JobFile.Each(work, Storage.Jobs.Open(work, sought, string.IsNullOrEmpty(by) ? null : by)).Select(file =>
         {
-            var progress = JobFile.Read(work, job.Id).Progress;
+            var (job, progress) = (file.Job, file.Progress);
             return new TagWire(
                 job.Id, job.Client.Name, job.WatchName, job.Promised, job.Promised < today, job.Promised == today,
                 progress.Next, Enum.GetValues<Station>().Count(progress.Done), job.ReferredAt is not null, job.TakenInBy,

@@ -19,9 +19,9 @@ internal static class StartTrouble
         return innermost switch
         {
             SqliteException { SqliteErrorCode: Corrupt or NoDatabase } =>
-                $"The shop's file in {folder} is damaged; it was left as it is. {WayBack(folder)}",
+                $"The shop’s file in {folder} is damaged; it was left as it is. {WayBack(folder)}",
             SqliteException { SqliteErrorCode: Busy or Locked } =>
-                $"The shop's file in {folder} is held by another program. End that one, then start again; nothing was changed.",
+                $"The shop’s file in {folder} is held by another program. End that one, then start again; nothing was changed.",
             SqliteException { SqliteErrorCode: Full } or IOException { HResult: 28 } =>
                 $"The disk that {folder} is on is full; nothing was changed. Make room, then start again.",
             SqliteException { SqliteErrorCode: ReadOnly or CannotOpen } or UnauthorizedAccessException =>

@@ -82,7 +82,7 @@ internal static class SizeEndpoints
         var size = routes.MapGroup("/api/jobs/{id:long}/size").WithTags("size");
         size.MapPut("", ArrangeByHand).WithName("arrange").WithSummary("Takes an arrangement by hand and answers what it comes to.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
-        size.MapDelete("", BackToPlan).WithName("backToPlan").WithSummary("Back to the planner's answer.")
+        size.MapDelete("", BackToPlan).WithName("backToPlan").WithSummary("Back to the planner’s answer.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         size.MapGet("/habits", Habits).WithName("habits").WithSummary("How the client wears it.").ProducesProblem(StatusCodes.Status404NotFound);
         size.MapPut("/habits", Wears).WithName("setHabits").WithSummary("How the client wears it: off-centre on purpose, hot and cold days.")

@@ -35,7 +35,7 @@ internal static class StrapEndpoints
     public static void MapStraps(this IEndpointRouteBuilder routes)
     {
         var size = routes.MapGroup("/api/jobs/{id:long}/size").WithTags("size");
-        size.MapGet("/straps", Lengths).WithName("strapLengths").WithSummary("The shop's straps for this watch, the one whose middle hole is nearest first.")
+        size.MapGet("/straps", Lengths).WithName("strapLengths").WithSummary("The shop’s straps for this watch, the one whose middle hole is nearest first.")
             .ProducesProblem(StatusCodes.Status404NotFound);
         size.MapGet("/ways", Ways).WithName("waysToWear").WithSummary("Hole and head height for each way of wearing a pull-through band.")
             .ProducesProblem(StatusCodes.Status404NotFound);

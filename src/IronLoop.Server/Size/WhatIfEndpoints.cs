@@ -33,7 +33,7 @@ internal static class WhatIfEndpoints
         var size = routes.MapGroup("/api/jobs/{id:long}/size").WithTags("size");
         size.MapPut("/pinned", Pin).WithName("pinLink").WithSummary("Never take this link, or no longer so.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
-        size.MapPut("/freed", Free).WithName("freeLink").WithSummary("A link that looks fixed is freed at the clasp's joint, or not.")
+        size.MapPut("/freed", Free).WithName("freeLink").WithSummary("A link that looks fixed is freed at the clasp’s joint, or not.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         size.MapGet("/links", Links).WithName("stockLinks").WithSummary("Loose links in stock that would go in.").ProducesProblem(StatusCodes.Status404NotFound);
         size.MapPut("/links", Take).WithName("takeLinks").WithSummary("Takes loose links from stock to try, or gives them back.")
@@ -92,10 +92,7 @@ internal static class WhatIfEndpoints
         refusals.ThrowIfAny();
         using var work = shop.Begin();
         var (file, _) = Bracelet(work, id);
-        var part = Parts.Find(work, wanted.PartId);
-        if (part?.Part.Link is not { } link || !LinkFromStock.Suits(link, file.Unmarked!, file.House.Limits))
-            throw RefusedException.NotFound($"There is no loose link {wanted.PartId} that goes into this bracelet.");
-        SetTaken(work, id, part, wanted.Count);
+        SetTaken(work, id, LinkFor(work, file, wanted.PartId), wanted.Count);
         // What was laid with links that went back cannot lie so any more.
         if (file.Plan is { } plan && JobFile.Read(work, id) is { Band: { } band } && plan.Arrangement.LooseLinks(band.Spares).Any(l => l.Count < 0))
             Plans.Drop(work, id);
@@ -110,7 +107,13 @@ internal static class WhatIfEndpoints
             SetTaken(work, file.Job.Id, taken.Part, Math.Min(taken.Count, LinkFromStock.Needed(arrangement, own, taken.Part.Part.Link!.Pitch)));
     }
 
-    private static void SetTaken(ShopWork work, long id, StoredPart part, int count)
+    /// <summary>A loose link in stock that goes into a job's bracelet.</summary>
+    internal static StoredPart LinkFor(ShopWork work, JobFile file, long partId) =>
+        Parts.Find(work, partId) is { Part.Link: { } link } part && LinkFromStock.Suits(link, file.Unmarked!, file.House.Limits)
+            ? part
+            : throw RefusedException.NotFound($"There is no loose link {partId} that goes into this bracelet.");
+
+    internal static void SetTaken(ShopWork work, long id, StoredPart part, int count)
     {
         if (count > 0)
             PartsTaken.Take(work, id, UseOf(part), part.Id, count);

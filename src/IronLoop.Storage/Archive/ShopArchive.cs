@@ -222,7 +222,7 @@ public static class ShopArchive
             while (json.Next() && json.Kind == JsonTokenType.PropertyName)
             {
                 if (!places.TryGetValue((string)json.Value!, out var place))
-                    throw new ArchiveException($"The archive's table “{table.Name}” holds “{json.Value}”, which no shop has.");
+                    throw new ArchiveException($"The archive’s table “{table.Name}” holds “{json.Value}”, which no shop has.");
                 if (!json.Next() || json.Kind is not (JsonTokenType.String or JsonTokenType.Number or JsonTokenType.Null))
                     throw new JsonException("A row holds text, numbers and nulls.");
                 values[place] = json.Value;

@@ -43,7 +43,7 @@ public class BenchStepsTests
         ["strap, screwed bars"] = Closed(Attachment.ScrewBar, Strap()) with { OwnBar = Mm(1.6m) },
         ["strap, slot, ends pressed"] = Closed(Attachment.ScrewSlot, Strap(BandAttachment.ScrewThrough)) with
         {
-            Work = [new PieceOfWork("Press the strap's ends flat to 2.2 mm", Reversible: false) { Tools = "smooth-jawed pliers", Minutes = 15 }],
+            Work = [new PieceOfWork("Press the strap’s ends flat to 2.2 mm", Reversible: false) { Tools = "smooth-jawed pliers", Minutes = 15 }],
         },
         ["strap, the maker’s own shape"] = Closed(Attachment.OwnShape, Strap(BandAttachment.ScrewThrough)),
         ["pull-through, fixed bars, double"] = Closed(Attachment.FixedBar, PullThrough),
@@ -120,7 +120,7 @@ public class BenchStepsTests
         string? Way(Fastener fastener, Insertion insertion) => FastenerWork.Close(new BenchSetup(fastener, Insertion: insertion)).Direction;
         Way(Fastener.PinWithTube, Insertion.AgainstTheArrow).ShouldBe("against the arrow");
         Way(Fastener.PinWithTube, Insertion.AlongTheArrow).ShouldNotBeNull().ShouldStartWith("along the arrow");
-        Way(Fastener.SplitPin, Insertion.AlongTheArrow).ShouldBe("against the arrow", "a slit end finishes at the arrow's head");
+        Way(Fastener.SplitPin, Insertion.AlongTheArrow).ShouldBe("against the arrow", "a slit end finishes at the arrow’s head");
         FastenerWork.Open(new BenchSetup(Fastener.SplitPin, NoArrow: true)).Direction.ShouldNotBeNull().ShouldContain("note the edge");
     }
 

@@ -34,7 +34,7 @@ public class ThreeWaysTests
     public void A_gap_under_the_clasp_is_ease_by_the_fit_model()
     {
         var tried = new TryOn(SurplusBy.Gap, Amount: 6, Loop: Mm(160));
-        tried.Need(null, 1.35m, null).ShouldBeNull("a gap needs the wrist's own shape");
+        tried.Need(null, 1.35m, null).ShouldBeNull("a gap needs the wrist’s own shape");
         var need = tried.Need(Mm(170), 1.35m, null).ShouldNotBeNull();
         need.Needed.ShouldBe(160 - EaseFromGap.Of(Mm(170), 1.35m, Mm(6), Length.Zero), 1e-9);
         need.Sigma.ShouldBe(1.5);

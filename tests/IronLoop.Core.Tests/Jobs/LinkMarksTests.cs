@@ -30,7 +30,7 @@ public class LinkMarksTests
     {
         var freed = Freed(1.6m).On(SmallWrist);
         Arrangement.AsItIs(freed.Links!, freed.Clasp!).Sum(Side.Twelve).ShouldBe(Mm(7 * 7.6m + 7.6m));
-        freed.Clasp!.Twelve.ShouldBe(Mm(19.6m), "the end piece belongs to the clasp's side now");
+        freed.Clasp!.Twelve.ShouldBe(Mm(19.6m), "the end piece belongs to the clasp’s side now");
         BenchLength.Of(freed.Links!, freed.Clasp).ShouldBe(BenchLength.Of(SmallWrist.Links!, SmallWrist.Clasp!));
         freed.Links!.Twelve[^1].Removable.ShouldBeTrue();
     }
@@ -40,10 +40,10 @@ public class LinkMarksTests
     {
         var drifting = Planner.Answer(Sizing.Request(SmallWrist, Target));
         drifting.Recommended.Figures.OffCentreMillimetres.ShouldBeGreaterThan(5);
-        drifting.Says.ShouldContain("Look at the clasp's joint on the 12 side before its last link is called fixed: freed there, it would sit in the middle.");
+        drifting.Says.ShouldContain("Look at the clasp’s joint on the 12 side before its last link is called fixed: freed there, it would sit in the middle.");
         var freed = Planner.Answer(Sizing.Request(Freed(1.6m).On(SmallWrist), Target));
         Math.Abs(freed.Recommended.Figures.OffCentreMillimetres).ShouldBeLessThan(1);
-        freed.Says.ShouldNotContain("clasp's joint");
+        freed.Says.ShouldNotContain("clasp’s joint");
     }
 
     [Fact]

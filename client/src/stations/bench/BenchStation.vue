@@ -44,6 +44,11 @@ async function act(what: () => Promise<unknown>) {
     busy.value = false
   }
 }
+// What was refused for want of a signature is no longer said once it is there.
+watch(
+  () => sheet.value?.consent?.signed,
+  () => (error.value = null),
+)
 function forward() {
   const step = next.value
   if (open.value && step) void act(() => bench.tick(step.key, true))
@@ -81,11 +86,11 @@ onMounted(() => {
         :sheet="sheet"
         :open="open"
         :busy="busy"
+        :refusal="wholeOf(error)"
         @forward="forward"
         @back="back"
         @skip="skip"
       />
-      <p v-if="wholeOf(error)" class="refused" role="alert">{{ wholeOf(error) }}</p>
     </template>
     <StepsPart v-else-if="part === 'steps'" :sheet="sheet" />
     <TrayPart v-else-if="part === 'tray'" :job-id="job.id" :sheet="sheet" :open="open" />
@@ -104,9 +109,3 @@ onMounted(() => {
     </template>
   </template>
 </template>
-
-<style scoped>
-.refused {
-  color: rgb(var(--v-theme-error));
-}
-</style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
 import { ref } from 'vue'
 import { useBench, type BenchSheet } from '../../api/bench'
 import { saidOf, wholeOf } from '../../api/refused'
@@ -6,6 +7,7 @@ import { asMoment } from '../../frame/days'
 import SignaturePad from './SignaturePad.vue'
 
 const props = defineProps<{ jobId: number; consent: NonNullable<BenchSheet['consent']> }>()
+const paper = useLocalStorage<'a4' | 'letter'>('iron-loop-paper', 'a4')
 const { sign } = useBench(() => props.jobId)
 const signedBy = ref(props.consent.signedBy)
 const signature = ref('')
@@ -37,10 +39,13 @@ async function give(onPaper: boolean) {
     />
     <SignaturePad v-model="signature" />
     <p v-if="wholeOf(error)" class="refused" role="alert">
-      {{ saidOf(error, '$.signature') || wholeOf(error) }}
+      {{ saidOf(error, '$.signature')[0] ?? wholeOf(error) }}
     </p>
     <div class="acts">
       <v-btn type="submit" variant="outlined">Keep this signature</v-btn>
+      <v-btn variant="text" :href="`/api/jobs/${jobId}/consent.pdf?paper=${paper}`" target="_blank"
+        >Print the sheet</v-btn
+      >
       <v-btn variant="text" @click="give(true)">The printed sheet is signed</v-btn>
     </div>
   </form>

@@ -5,7 +5,13 @@ import ConsentPart from './ConsentPart.vue'
 import TryOnPart from './TryOnPart.vue'
 import { parts } from './words'
 
-const props = defineProps<{ jobId: number; sheet: BenchSheet; open: boolean; busy: boolean }>()
+const props = defineProps<{
+  jobId: number
+  sheet: BenchSheet
+  open: boolean
+  busy: boolean
+  refusal: string | null
+}>()
 const emit = defineEmits<{ forward: []; back: []; skip: [reason: string] }>()
 const steps = computed(() => props.sheet.steps)
 const next = computed(() => steps.value.find((s) => s.next))
@@ -61,6 +67,7 @@ const betweenSides = computed(
     <ConsentPart v-if="next.kind === 'consent' && sheet.consent" :job-id="jobId" :consent="sheet.consent" />
     <TryOnPart v-if="betweenSides && open" :key="next.key" :job-id="jobId" />
     <div v-if="open" class="acts main">
+      <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
       <v-btn
         :color="betweenSides ? undefined : 'primary'"
         :variant="betweenSides ? 'outlined' : 'flat'"
@@ -89,6 +96,7 @@ const betweenSides = computed(
   </section>
   <template v-else>
     <p class="what">Every step is done.</p>
+    <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
     <div v-if="open && anyDone" class="acts">
       <v-btn variant="outlined" :disabled="busy" @click="emit('back')">Back</v-btn>
     </div>
@@ -135,6 +143,10 @@ dd {
   bottom: -6px;
   padding: 6px 0;
   background: rgb(var(--v-theme-background));
+}
+.refused {
+  flex: 1 0 100%;
+  color: rgb(var(--v-theme-error));
 }
 .how {
   font-size: 18px;

@@ -62,7 +62,7 @@ async function choose(change: Partial<School>) {
         />
         <span>
           <strong>{{ oddNames[o.odd] }}</strong>
-          <template v-if="o.odd !== 'asComputed'">: {{ o.costs ?? 'the same here.' }}</template>
+          <template v-if="o.odd !== 'asComputed'">. {{ o.costs ?? 'The same here.' }}</template>
           <span class="quiet does">{{ o.does }}</span>
         </span>
       </label>

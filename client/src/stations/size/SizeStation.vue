@@ -21,6 +21,7 @@ import OtherPlans from './OtherPlans.vue'
 import ReachPart from './ReachPart.vue'
 import SchoolPart from './SchoolPart.vue'
 import StrapsPart from './StrapsPart.vue'
+import { useSize } from '../../api/size'
 import { withTried, type Tried } from './trail'
 import WaysPart from './WaysPart.vue'
 
@@ -89,7 +90,20 @@ function takeOther(plan: Alternative) {
   lay({ twelve: plan.twelve, six: plan.six, position: plan.position })
 }
 
-const refusal = computed(() => wholeOf(agree.error.value ?? arrange.error.value ?? backToPlan.error.value))
+const { returnTo } = useSize(() => props.job.id)
+const notReturned = ref<unknown>(null)
+async function goBackTo({ variant }: Tried) {
+  try {
+    await returnTo(variant)
+    notReturned.value = null
+  } catch (refused) {
+    notReturned.value = refused
+  }
+}
+
+const refusal = computed(() =>
+  wholeOf(notReturned.value ?? agree.error.value ?? arrange.error.value ?? backToPlan.error.value),
+)
 
 function back() {
   if (open.value && props.loop && !props.loop.isPlanned) backToPlan.mutate()
@@ -137,10 +151,11 @@ function take() {
         :key="t.key"
         type="button"
         :aria-current="t === trail[trail.length - 1]"
-        @click="lay(t.byHand)"
+        @click="goBackTo(t)"
       >
         <span class="figure">{{ t.lengthMm.toFixed(1) }}</span><span class="quiet">
-          {{ t.planned ? 'planner' : `${t.troubleMm.toFixed(1)} amiss` }}</span
+          {{ t.planned ? 'planner' : `${t.troubleMm.toFixed(1)} amiss`
+          }}{{ t.words ? `, ${t.words}` : '' }}</span
         >
       </button>
     </section>

@@ -1,0 +1,146 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import type { StaleChange } from './http'
+
+interface Call {
+  method: string
+  path: string
+  ifMatch: string | null
+  token: string | null
+}
+
+/** A server that notes what it is asked and answers what it is told to. */
+function server(answer: (call: Call) => Response | Promise<Response> = () => at('1')) {
+  const calls: Call[] = []
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const call = {
+      method: request.method,
+      path: new URL(request.url).pathname,
+      ifMatch: request.headers.get('If-Match'),
+      token: request.headers.get('X-Iron-Loop-Token'),
+    }
+    calls.push(call)
+    return answer(call)
+  })
+  return calls
+}
+const at = (version: string, status = 200) =>
+  new Response('{}', { status, headers: { ETag: `"${version}"` } })
+const ask = (path: string, method = 'GET') => new Request(`http://shop${path}`, { method })
+
+// What was seen and whose turn it is belongs to a page: each test opens one of its own.
+let http: typeof import('./http')
+beforeEach(async () => {
+  vi.resetModules()
+  http = await import('./http')
+})
+
+describe('calls to the server', () => {
+  it('carry the sign of a page of ours with every change, and only with changes', async () => {
+    const calls = server()
+    http.holdToken('a sign')
+    await http.send(ask('/api/jobs'))
+    await http.send(ask('/api/jobs', 'POST'))
+    expect(calls.map((c) => c.token)).toEqual([null, 'a sign'])
+  })
+
+  it('say on which sight of the job a change was made, and follow their own changes', async () => {
+    let version = 4
+    const calls = server((call) => at(String(call.method === 'GET' ? version : ++version)))
+    await http.send(ask('/api/jobs/7'))
+    await http.send(ask('/api/jobs/7/size', 'PUT'))
+    await http.send(ask('/api/jobs/7/clasp', 'PUT'))
+    expect(calls.map((c) => c.ifMatch)).toEqual([null, '"4"', '"5"'])
+  })
+
+  it('keep one job’s version apart from another’s, and from what is read of its parts', async () => {
+    const calls = server((call) =>
+      at(call.path.includes('/8') ? '80' : call.path.endsWith('/bench') ? '99' : '4'),
+    )
+    await http.send(ask('/api/jobs/7'))
+    await http.send(ask('/api/jobs/7/bench'))
+    await http.send(ask('/api/jobs/8'))
+    await http.send(ask('/api/jobs/7/size', 'PUT'))
+    await http.send(ask('/api/jobs/8/size', 'PUT'))
+    await http.send(ask('/api/parts', 'POST'))
+    expect(calls.slice(3).map((c) => c.ifMatch)).toEqual(['"4"', '"80"', null])
+  })
+
+  it('change a job one after the other, and two jobs at once', async () => {
+    const free: (() => void)[] = []
+    const calls = server(() => new Promise((done) => free.push(() => done(at('1')))))
+    const all = [
+      http.send(ask('/api/jobs/7/a', 'PUT')),
+      http.send(ask('/api/jobs/7/b', 'PUT')),
+      http.send(ask('/api/jobs/8/a', 'PUT')),
+    ]
+    await vi.waitFor(() => expect(free).toHaveLength(2))
+    expect(calls.map((c) => c.path)).toEqual(['/api/jobs/7/a', '/api/jobs/8/a'])
+    free.forEach((f) => f())
+    await vi.waitFor(() => expect(free).toHaveLength(3))
+    free[2]!()
+    await Promise.all(all)
+  })
+
+  it('forget a version once a change got no answer, for nobody knows whether it was stored', async () => {
+    let isUp = true
+    const calls = server(() => (isUp ? at('4') : Promise.reject(new TypeError('gone'))))
+    await http.send(ask('/api/jobs/7'))
+    isUp = false
+    await expect(http.send(ask('/api/jobs/7/gauge', 'POST'))).rejects.toThrow('gone')
+    isUp = true
+    await http.send(ask('/api/jobs/7/gauge', 'POST'))
+    expect(calls.map((c) => c.ifMatch)).toEqual([null, '"4"', null])
+  })
+
+  it('keep the version seen when a change is refused', async () => {
+    const calls = server((call) => (call.method === 'GET' ? at('4') : at('9', 400)))
+    await http.send(ask('/api/jobs/7'))
+    await http.send(ask('/api/jobs/7/gauge', 'POST'))
+    await http.send(ask('/api/jobs/7/gauge', 'POST'))
+    expect(calls.map((c) => c.ifMatch)).toEqual([null, '"4"', '"4"'])
+  })
+
+  it('tell when a session is over', async () => {
+    const over = vi.fn()
+    http.on('signedOut', over)
+    server(() => new Response('{}', { status: 401 }))
+    await http.send(ask('/api/log'))
+    expect(over).toHaveBeenCalledOnce()
+  })
+
+  it('keep what somebody else was before with, value by value, and make it again by choice', async () => {
+    const stale = vi.fn<(change: StaleChange | null) => void>()
+    http.on('stale', stale)
+    let meanwhile = true
+    const calls = server((call) =>
+      call.method === 'GET'
+        ? at(meanwhile ? '4' : '5')
+        : meanwhile
+          ? new Response('{"title":"Job 7 was changed by MK."}', { status: 412 })
+          : at('6'),
+    )
+    await http.send(ask('/api/jobs/7'))
+    const body = { position: 3, twelve: { out: [8, 7], in: [] }, note: '', mark: null, wristAspect: '1.3' }
+    await http.send(new Request('http://shop/api/jobs/7/size', { method: 'PUT', body: JSON.stringify(body) }))
+    const change = stale.mock.calls[0]?.[0]
+    expect(change).toMatchObject({
+      says: 'Job 7 was changed by MK.',
+      yours: ['position: 3', 'twelve, out: 2', 'wrist aspect: 1.3'],
+    })
+    meanwhile = false
+    await http.send(ask('/api/jobs/7'))
+    expect((await change!.again()).status).toBe(200)
+    expect((await change!.again()).status).toBe(200)
+    expect(calls.map((c) => c.ifMatch)).toEqual([null, '"4"', null, '"5"', '"6"'])
+  })
+
+  it('leave it to a screen that says what it saw to show both itself', async () => {
+    const stale = vi.fn()
+    http.on('stale', stale)
+    server(() => new Response('{}', { status: 412 }))
+    const request = ask('/api/jobs/7/take-in', 'PUT')
+    request.headers.set('If-Match', '"3"')
+    await http.send(request)
+    expect(stale).toHaveBeenCalledExactlyOnceWith(null)
+  })
+})

@@ -1,0 +1,97 @@
+import { mount } from '@vue/test-utils'
+import { describe, expect, it } from 'vitest'
+import type { BenchSheet, BenchStep } from '../../api/bench'
+import { vuetify } from '../../frame/theme'
+import StepPart from './StepPart.vue'
+
+const step = (key: string, changed: Partial<BenchStep> = {}): BenchStep =>
+  ({
+    key,
+    part: 'firstSide',
+    kind: 'openJoint',
+    what: `${key}: open the joint. Start gently.`,
+    tool: 'block, punch 0.8 mm for the 1 mm pin',
+    direction: 'along the arrow',
+    fallsOut: null,
+    caution: 'Eye protection.',
+    done: false,
+    next: false,
+    skipped: null,
+    mayBeSkipped: false,
+    minutes: 2,
+    ...changed,
+  }) as unknown as BenchStep
+const show = (steps: BenchStep[], changed: Partial<BenchSheet> = {}, open = true) =>
+  mount(StepPart, {
+    props: {
+      jobId: 4,
+      open,
+      busy: false,
+      refusal: null,
+      sheet: {
+        steps,
+        round: 1,
+        minutesLeft: 12.4,
+        hasLinks: true,
+        consent: null,
+        ...changed,
+      } as unknown as BenchSheet,
+    },
+    global: { plugins: [vuetify], stubs: { TryOnPart: true, ConsentPart: true } },
+  })
+const button = (part: ReturnType<typeof show>, word: string) =>
+  part.findAll('button').find((b) => b.text().includes(word))
+
+describe('the step at hand', () => {
+  const three = [step('a', { done: true }), step('b', { next: true }), step('c')]
+
+  it('is said large, how it is done below it, with what it is done and what comes then', () => {
+    const part = show(three)
+    expect(part.find('.what').text()).toBe('b: open the joint.')
+    expect(part.find('.how').text()).toBe('Start gently.')
+    expect(part.text()).toContain('step 2 of 3')
+    expect(part.text()).toContain('about 12 minutes left')
+    expect(part.find('dl').text()).toContain('punch 0.8 mm')
+    expect(part.find('.caution').text()).toBe('Eye protection.')
+    expect(part.find('.then').text()).toContain('c: open the joint.')
+  })
+
+  it('names only what it has: no way where no pin travels, nothing that falls out where nothing can', () => {
+    const bare = show([step('a', { next: true, direction: null, tool: '', caution: null })])
+    expect(bare.find('dl').text()).toBe('')
+    expect(bare.find('.caution').exists()).toBe(false)
+  })
+
+  it('goes forward and back, but not back before anything is done', async () => {
+    const part = show(three)
+    await button(part, 'Done')!.trigger('click')
+    await button(part, 'Back')!.trigger('click')
+    expect([part.emitted('forward')?.length, part.emitted('back')?.length]).toEqual([1, 1])
+    expect(button(show([step('a', { next: true })]), 'Back')).toBeUndefined()
+  })
+
+  it('is left out only where that is allowed, and with a reason', async () => {
+    expect(button(show(three), 'Leave out')).toBeUndefined()
+    const part = show([step('a', { next: true, mayBeSkipped: true })])
+    await button(part, 'Leave out')!.trigger('click')
+    expect(button(part, 'Leave it')!.attributes('disabled')).toBeDefined()
+    await part.find('[name=skipReason]').setValue('no tape at hand')
+    await part.find('form').trigger('submit')
+    expect(part.emitted('skip')).toEqual([['no tape at hand']])
+  })
+
+  it('that tries on between the sides has its own way on, beside what was felt', () => {
+    const part = show([step('a', { next: true, kind: 'tryOn', part: 'tryOn' })])
+    expect(button(part, 'It agrees with the plan')).toBeDefined()
+    expect(part.findComponent({ name: 'TryOnPart' }).exists()).toBe(true)
+    expect(show([step('a', { next: true, kind: 'tryOn' })], { hasLinks: false }).text()).toContain('Done')
+  })
+
+  it('has nothing to press in a job that is in the log', () =>
+    expect(show(three, {}, false).findAll('button')).toHaveLength(0))
+
+  it('says when all is done, and which round it is after a try-on changed the plan', () => {
+    expect(show([step('a', { done: true })]).text()).toContain('Every step is done.')
+    expect(show(three, { round: 2 }).text()).toContain('round 2')
+  })
+})

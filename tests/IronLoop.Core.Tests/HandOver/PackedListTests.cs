@@ -1,0 +1,21 @@
+using IronLoop.Core.HandOver;
+using IronLoop.Core.Tray;
+
+namespace IronLoop.Core.Tests.HandOver;
+
+public class PackedListTests
+{
+    [Fact]
+    public void A_parcel_holds_the_watch_its_bag_what_it_came_with_and_the_card() =>
+        PackedList.Of("Harbour watch", [new BagLine("links of 8 mm", 2), new BagLine("split pins", 2)], [new BagLine("box", 1)]).ShouldBe(
+        [
+            "Harbour watch, on its band, wrapped so that metal does not lie on metal",
+            "the bag, labelled: 2 links of 8 mm, 2 split pins",
+            "1 box, as it came",
+            "the owner’s card",
+        ]);
+
+    [Fact]
+    public void Where_nothing_came_out_there_is_no_bag_to_pack() =>
+        PackedList.Of("Harbour watch", [], []).ShouldBe(["Harbour watch, on its band, wrapped so that metal does not lie on metal", "the owner’s card"]);
+}
