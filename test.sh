@@ -43,15 +43,16 @@ count() {
   failed=$((failed + ${bad:-0}))
   if [ $code -ne 0 ] || [ "${good:-0}" -eq 0 ]; then
     [ "${bad:-0}" -gt 0 ] || failed=$((failed + 1))
-    tail -n 120 "$log" >&2
-    grep -a '^failed ' "$log" >&2 || true
+    tail -n 60 "$log" | cut -c 1-400 >&2
+    # Last, where it is seen: what failed, and why.
+    grep -a -A 12 '^failed ' "$log" | cut -c 1-400 >&2 || true
   fi
   say "   ${good:-0} passed, ${bad:-0} failed"
 }
 
 in_client() { (cd client && "$@"); }
 types_are_current() { git diff --exit-code --stat -- client/src/api; }
-tests() { "tests/IronLoop.$1.Tests/bin/Release/net10.0/IronLoop.$1.Tests" --no-progress --no-ansi; }
+tests() { "tests/IronLoop.$1.Tests/bin/Release/net10.0/IronLoop.$1.Tests" --progress off --no-ansi; }
 
 # What the client says of itself needs no server: it fills what the build leaves of the cores.
 client_checks() {

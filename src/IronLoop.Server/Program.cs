@@ -122,6 +122,8 @@ builder.Services.AddResponseCompression(compression => compression.EnableForHttp
 builder.Services.Configure<GzipCompressionProviderOptions>(gzip => gzip.Level = System.IO.Compression.CompressionLevel.Optimal);
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton(switches);
+builder.Services.AddSingleton<BackgroundWork>();
+builder.Services.AddHostedService(services => services.GetRequiredService<BackgroundWork>());
 builder.Services.AddSingleton<LongWorks>();
 builder.Services.AddSingleton<CatalogueDesk>();
 builder.Services.AddSingleton<CaliperFeed>();
@@ -258,7 +260,7 @@ app.Lifetime.ApplicationStarted.Register(() =>
     if (startedBy != typeof(Program).Assembly)
         return;
     // The first question of the day should not have to wait for the routes, nor the first list of bands for the shelf.
-    _ = Task.Run(() =>
+    app.Services.GetRequiredService<BackgroundWork>().Begin(ending =>
     {
         _ = app.Services.GetRequiredService<EndpointDataSource>().Endpoints;
         app.Services.GetRequiredService<MatchShelf>().Now(app.Services.GetRequiredService<ShopFile>());

@@ -84,6 +84,23 @@ public sealed class CatalogueTests : IDisposable
     }
 
     [Fact]
+    public async Task A_program_that_ends_in_the_middle_of_an_import_lets_go_of_the_file_and_has_stored_nothing_of_it()
+    {
+        var folder = Directory.CreateTempSubdirectory("iron-loop-ending-").FullName;
+        using (var shop = new Shop(folder: folder))
+        {
+            var rows = string.Join('\n', Enumerable.Range(1, 50_000).Select(i => Strap($"A{i}")));
+            var read = await shop.Client.PostAsync("/api/catalogue", new StringContent($"{Header}\n{rows}\n"));
+            var id = JsonNode.Parse(await read.Content.ReadAsStringAsync())!["id"]!.GetValue<string>();
+            (await shop.Post($"/api/catalogue/{id}/import", new { skipBad = false }))["state"]!.GetValue<string>().ShouldBe("running");
+        }
+        Directory.GetFileSystemEntries("/proc/self/fd").Select(fd => new FileInfo(fd).LinkTarget ?? "").Where(f => f.StartsWith(folder, StringComparison.Ordinal)).ShouldBeEmpty();
+        using (var again = new Shop(folder: folder))
+            (await again.Get("/api/bands")).AsArray().ShouldBeEmpty();
+        Directory.Delete(folder, recursive: true);
+    }
+
+    [Fact]
     public async Task Columns_are_guessed_by_their_headers_and_can_be_mapped()
     {
         var csv = "Article,Label,Kind,Material,Attaches,Width (mm),Thickness mm,Shortest,Longest\nM1,Mesh,mesh,metal,looseBar,20,1.6,120,180\n";

@@ -10,6 +10,7 @@ using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.AspNetCore.TestHost;
 using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.Logging;
 using Microsoft.Extensions.Time.Testing;
 
 namespace IronLoop.Server.Tests;
@@ -48,6 +49,8 @@ public sealed class Shop : IDisposable
             host.UseSetting("suppliers", suppliers);
             // The clock here stands still, so a wait would never end.
             host.UseSetting("suppliersRetryDelay", "0");
+            // The host of the tests has no limit to a body's size, and says so at every upload.
+            host.ConfigureLogging(log => log.AddFilter("Microsoft.AspNetCore.Routing.EndpointRoutingMiddleware", LogLevel.Error));
             host.ConfigureTestServices(services =>
             {
                 services.AddSingleton<TimeProvider>(Clock);

@@ -1,4 +1,5 @@
 using IronLoop.Server.Contract;
+using IronLoop.Server.LongRunning;
 using IronLoop.Server.Match;
 using IronLoop.Storage;
 using Microsoft.AspNetCore.Mvc;
@@ -79,18 +80,20 @@ internal static class CatalogueEndpoints
         return import.Look(shop);
     }
 
-    private static CatalogueWire Begin(string id, BeginImport begin, ShopFile shop, MatchShelf shelf, CatalogueDesk desk)
+    private static CatalogueWire Begin(string id, BeginImport begin, ShopFile shop, MatchShelf shelf, CatalogueDesk desk, BackgroundWork background)
     {
         var import = desk.Find(id);
         if (import.Wire().Missing is { Count: > 0 } missing)
             throw RefusedException.Conflict($"No column is taken for {string.Join(", ", missing)}.");
         if (!import.TryBegin())
             throw RefusedException.Conflict("This catalogue is being taken in, or has been.");
-        _ = Task.Run(() =>
+        background.Begin(ending =>
         {
-            import.Run(shop, begin.SkipBad);
+            using (ending.Register(import.Cancel))
+                import.Run(shop, begin.SkipBad);
             // The next question should not have to wait for the shelf.
-            shelf.Now(shop);
+            if (!ending.IsCancellationRequested)
+                shelf.Now(shop);
         });
         return import.Wire();
     }

@@ -6,8 +6,9 @@ using Microsoft.Data.Sqlite;
 namespace IronLoop.Server.LongRunning;
 
 /// <summary>The long pieces of work of this start of the program; one of a kind at a time.</summary>
-internal sealed class LongWorks(ILogger<LongWorks> log)
+internal sealed class LongWorks(BackgroundWork background, ILogger<LongWorks> log)
 {
+    private readonly Lock _beginning = new();
     private const int Remembered = 50;
     private readonly ConcurrentDictionary<string, LongWork> _works = new(StringComparer.Ordinal);
     private readonly ConcurrentQueue<string> _order = new();
@@ -19,14 +20,21 @@ internal sealed class LongWorks(ILogger<LongWorks> log)
     /// <param name="run">Does it; answers what to say at its end, and the file it made, if any.</param>
     public LongWork Begin(string kind, Func<LongWork, (string Says, string? File)> run)
     {
-        if (_works.Values.Any(w => w.Kind == kind && w.Wire.State == LongWorkState.Running))
-            throw RefusedException.Conflict($"Another {kind} is still running; wait for it, or cancel it.");
         var work = new LongWork(Guid.NewGuid().ToString("n"), kind);
-        _works[work.Id] = work;
+        lock (_beginning)
+        {
+            if (_works.Values.Any(w => w.Kind == kind && w.Wire.State == LongWorkState.Running))
+                throw RefusedException.Conflict($"Another {kind} is still running; wait for it, or cancel it.");
+            _works[work.Id] = work;
+        }
         _order.Enqueue(work.Id);
         while (_order.Count > Remembered && _order.TryDequeue(out var old))
             _works.TryRemove(old, out _);
-        _ = Task.Run(() => Run(work, run));
+        background.Begin(ending =>
+        {
+            using var _ = ending.Register(work.Cancel);
+            Run(work, run);
+        });
         return work;
     }
 
