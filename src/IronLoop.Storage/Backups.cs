@@ -49,7 +49,7 @@ public sealed class Backups(ShopFile shop)
         return new Backup(name, at, new FileInfo(path).Length);
     }
 
-    /// <summary>Thins them out: all of two days, then one a day for two weeks, one a week for two months, one a month for two years.</summary>
+    /// <summary>Thins them out, and the photos that none of them knows: all of two days, then one a day for two weeks, one a week for two months, one a month for two years.</summary>
     /// <returns>How many were taken away.</returns>
     public int Thin(DateTimeOffset now)
     {
@@ -73,7 +73,39 @@ public sealed class Backups(ShopFile shop)
             Drop(Path.Combine(_folder, backup.Name));
             gone++;
         }
+        if (gone > 0)
+            ThinPhotos();
         return gone;
+    }
+
+    /// <summary>Takes away the photos that no backup knows any more: of clients who were forgotten, or taken off a job.</summary>
+    private void ThinPhotos()
+    {
+        if (!Directory.Exists(Photos.Folder))
+            return;
+        var known = new HashSet<string>(StringComparer.Ordinal);
+        try
+        {
+            foreach (var backup in All)
+            {
+                using var copy = Connect(Path.Combine(_folder, backup.Name), SqliteOpenMode.ReadOnly);
+                using var look = copy.CreateCommand();
+                look.CommandText = "SELECT id FROM photo";
+                using var rows = look.ExecuteReader();
+                while (rows.Read())
+                    known.Add(rows.GetInt64(0).ToString(CultureInfo.InvariantCulture));
+            }
+        }
+        catch (SqliteException)
+        {
+            // One that cannot be read may know any of them.
+            return;
+        }
+        foreach (var photo in Directory.GetFiles(Photos.Folder))
+        {
+            if (!known.Contains(Path.GetFileNameWithoutExtension(photo)))
+                File.Delete(photo);
+        }
     }
 
     /// <summary>Puts a backup in the shop's place, at once; the shop as it was is backed up first.</summary>
@@ -102,10 +134,12 @@ public sealed class Backups(ShopFile shop)
     public static void PutIn(ShopFile shop, string path)
     {
         Check(path);
+        var stays = new StaysTrue(shop);
         using (var copy = Connect(path, SqliteOpenMode.ReadOnly))
         using (var live = shop.Connect())
             copy.BackupDatabase(live);
         shop.BringUpToDate();
+        stays.In(shop);
         shop.BandChanges.All();
     }
 
@@ -166,20 +200,24 @@ public sealed class Backups(ShopFile shop)
         return connection;
     }
 
-    private void CopyPhotos() => CopyNew(PhotoFolder.Beside(shop).Folder, Path.Combine(_folder, "photos"));
+    private PhotoFolder Photos => new(Path.Combine(_folder, "photos"));
 
-    private void BringPhotosBack() => CopyNew(Path.Combine(_folder, "photos"), PhotoFolder.Beside(shop).Folder);
+    private void CopyPhotos() => CopyNew(PhotoFolder.Beside(shop), Photos);
 
-    private static void CopyNew(string from, string to)
+    private void BringPhotosBack() => CopyNew(Photos, PhotoFolder.Beside(shop));
+
+    /// <summary>Copies the photos that the shop knows of, where they are not there yet.</summary>
+    private void CopyNew(PhotoFolder from, PhotoFolder to)
     {
-        if (!Directory.Exists(from))
-            return;
-        Directory.CreateDirectory(to);
-        foreach (var photo in Directory.GetFiles(from))
+        using var work = shop.Look();
+        Directory.CreateDirectory(to.Folder);
+        foreach (var id in work.Each("SELECT id FROM photo", row => row.Number("id")))
         {
-            var there = Path.Combine(to, Path.GetFileName(photo));
-            if (!File.Exists(there))
-                File.Copy(photo, there);
+            foreach (var (here, there) in ((string, string)[])[(from.FileOf(id), to.FileOf(id)), (from.ThumbnailOf(id), to.ThumbnailOf(id))])
+            {
+                if (File.Exists(here) && !File.Exists(there))
+                    File.Copy(here, there);
+            }
         }
     }
 

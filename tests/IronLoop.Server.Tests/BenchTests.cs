@@ -1,6 +1,7 @@
 using System.Net;
 using System.Text;
 using System.Text.Json.Nodes;
+using Microsoft.Data.Sqlite;
 using UglyToad.PdfPig;
 
 namespace IronLoop.Server.Tests;
@@ -243,15 +244,23 @@ public sealed class BenchTests : IDisposable
     public async Task The_shop_s_own_times_take_the_place_of_the_house_figures()
     {
         var job = await OnTheBench("Sunniva Marl");
-        var house = (await Bench(job))["steps"]!.AsArray().First(s => Text(s, "kind") == "check")!["minutes"]!.GetValue<double>();
-        house.ShouldBe(0.5);
+        async Task<double> ACheck() => (await Bench(job))["steps"]!.AsArray().First(s => Text(s, "kind") == "check")!["minutes"]!.GetValue<double>();
+        (await ACheck()).ShouldBe(0.4, "the middle of the times in the demo’s log");
+        using (var file = new SqliteConnection($"Data Source={_shop.File.Path}"))
+        {
+            file.Open();
+            using var forget = file.CreateCommand();
+            forget.CommandText = "UPDATE bench_step SET seconds = NULL";
+            forget.ExecuteNonQuery();
+        }
+        (await ACheck()).ShouldBe(0.5, "the house’s figure, where nothing was timed");
         await Forward(job, "check");
         while (Next(await Bench(job)) is { } step)
         {
             _shop.Clock.Advance(TimeSpan.FromSeconds(72));
             await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(step, "key")}", new { done = true });
         }
-        (await Bench(job))["steps"]!.AsArray().First(s => Text(s, "kind") == "check")!["minutes"]!.GetValue<double>().ShouldBe(1.2);
+        (await ACheck()).ShouldBe(1.2);
     }
 
     [Fact]

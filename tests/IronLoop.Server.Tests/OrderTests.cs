@@ -38,6 +38,9 @@ public sealed class OrderTests : IAsyncLifetime
     /// <summary>The between-sizes job waits for a clasp that a supplier has.</summary>
     private async Task<long> WaitForClasp(string article = "QS-S18")
     {
+        // Another job of the demo waits for a clasp too; it is left out of what is ordered here.
+        foreach (var line in (await _shop.Get("/api/orders"))["toOrder"]!.AsArray().SelectMany(s => s!["lines"]!.AsArray()))
+            await _shop.Send(HttpMethod.Delete, $"/api/orders/lines/{line!["id"]}", null);
         var job = await JobId("Ketil Orrel");
         await _shop.Post($"/api/jobs/{job}/clasp/offers", new { article });
         await _shop.Put($"/api/jobs/{job}/clasp/other", new { partId = await PartId(article) });

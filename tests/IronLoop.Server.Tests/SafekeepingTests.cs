@@ -79,6 +79,81 @@ public sealed class SafekeepingTests : IDisposable
         backups.Thin(now).ShouldBe(0);
     }
 
+    [Fact]
+    public async Task Whoever_was_forgotten_stays_forgotten_when_the_shop_goes_back_to_an_older_backup()
+    {
+        var photo = Photographed(job: 2, "a photo of theirs");
+        var backups = new Backups(_shop.File);
+        var older = backups.Make(_shop.Clock.GetUtcNow());
+        var theirs = (await _shop.Get("/api/log?client=osk brandel"))["visits"]!.AsArray().ShouldHaveSingleItem()!;
+        var client = theirs["clientId"]!.GetValue<long>();
+        await _shop.Send(HttpMethod.Delete, $"/api/clients/{client}", null);
+        await TakeIn("Tamsin Elder");
+
+        backups.Restore(older.Name, _shop.Clock.GetUtcNow().AddMinutes(5));
+        (await _shop.Get("/api/log?client=tamsin"))["visits"]!.AsArray().ShouldBeEmpty("it is the older shop");
+        (await _shop.Get("/api/log?client=osk"))["visits"]!.AsArray().ShouldBeEmpty();
+        (await _shop.Get($"/api/clients/{client}"))["name"]!.GetValue<string>().ShouldBe("Erased client");
+        File.Exists(PhotoFolder.Beside(_shop.File).FileOf(photo)).ShouldBeFalse();
+        foreach (var file in Directory.GetFiles(_shop.Folder, "iron-loop.db*"))
+            System.Text.Encoding.UTF8.GetString(File.ReadAllBytes(file)).ShouldNotContain("Osk Brandel");
+        // The others are as they were.
+        (await _shop.Get("/api/log?client=runa"))["visits"]!.AsArray().Count.ShouldBe(5);
+    }
+
+    [Fact]
+    public void A_photos_number_is_not_given_twice_so_that_no_old_picture_stands_for_a_new_one()
+    {
+        var backups = new Backups(_shop.File);
+        var first = Photographed(job: 6, "dropped again");
+        var older = backups.Make(_shop.Clock.GetUtcNow());
+        using (var work = _shop.File.Begin())
+        {
+            TakeIns.DropPhoto(work, 6, first).ShouldBeTrue();
+            work.Keep();
+        }
+        var second = Photographed(job: 6, "a dent");
+        second.ShouldBeGreaterThan(first);
+
+        backups.Restore(older.Name, _shop.Clock.GetUtcNow().AddMinutes(5));
+        var third = Photographed(job: 6, "a scratch");
+        third.ShouldBeGreaterThan(second, "the second lies beside the backups still");
+        var newest = backups.Make(_shop.Clock.GetUtcNow().AddMinutes(10));
+        PhotoFolder.Beside(_shop.File).Drop(third);
+        backups.Restore(newest.Name, _shop.Clock.GetUtcNow().AddMinutes(15));
+        File.ReadAllText(PhotoFolder.Beside(_shop.File).FileOf(third)).ShouldBe("a scratch");
+        File.Exists(PhotoFolder.Beside(_shop.File).FileOf(second)).ShouldBeTrue("it is left where it was");
+    }
+
+    [Fact]
+    public void Photos_that_no_backup_knows_go_when_backups_are_thinned_out()
+    {
+        var backups = new Backups(_shop.File);
+        var now = _shop.Clock.GetUtcNow();
+        var gone = Photographed(job: 6, "taken off the job");
+        backups.Make(now.AddDays(-5));
+        using (var work = _shop.File.Begin())
+        {
+            TakeIns.DropPhoto(work, 6, gone);
+            work.Keep();
+        }
+        var stays = Photographed(job: 6, "a dent");
+        backups.Make(now.AddDays(-5).AddHours(2));
+        string[] Beside() => [.. Directory.GetFiles(Path.Combine(_shop.Folder, "backups", "photos")).Select(f => Path.GetFileName(f)!).Order(StringComparer.Ordinal)];
+        Beside().ShouldContain($"{gone}");
+        backups.Thin(now).ShouldBe(1, "the newer stands for the day");
+        Beside().ShouldBe([$"{stays}", $"{stays}.thumb"]);
+    }
+
+    private long Photographed(long job, string picture)
+    {
+        using var work = _shop.File.Begin();
+        var id = TakeIns.AddPhoto(work, job, "image/jpeg", picture.Length, _shop.Clock.GetUtcNow());
+        PhotoFolder.Beside(_shop.File).Put(id, System.Text.Encoding.UTF8.GetBytes(picture), [1]);
+        work.Keep();
+        return id;
+    }
+
     private string MadeUp(DateTimeOffset at)
     {
         var folder = Directory.CreateDirectory(Path.Combine(_shop.Folder, "backups"));

@@ -72,7 +72,8 @@ internal static class LugSteps
             ? " Lay the loose shaped end over the last link, line it up, and pass the bar through both."
             : "";
         var curved = facts.Band.Facts.End == BandEnd.Curved && facts.Attachment is Attachment.SpringBarBlind or Attachment.SpringBarDrilled
-            ? " The curved end wants a curved bar; a straight one is bent slightly by hand until it passes." : "";
+            ? " The curved end wants a curved bar; a straight one is bent slightly by hand until it passes."
+            : facts.Work.Any(w => w.What == BarGapRule.CurvedBar) ? " Its bar is a curved one, the bow away from the case." : "";
         var (how, tool, fallsOut, caution) = (facts.Attachment, facts.Band.Facts.Attaches) switch
         {
             (Attachment.SpringBarDrilled or Attachment.SpringBarBlind, BandAttachment.QuickRelease) =>

@@ -197,75 +197,15 @@ internal static partial class BenchEndpoints
 
     private static TriedSheet TryOn(long id, TriedWire tried, ShopFile shop, TimeProvider clock)
     {
-        var refusals = new Refusals();
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
         file.MustBeOpen();
         file.MustNotBeReferred();
-        var next = file.Steps.FirstOrDefault(s => !file.Ticks.Contains(s.Key));
-        if (file.Facts() is not { Band.Links: { } links } facts || next is not { Kind: StepKind.TryOn } || file.Plan is not { } plan)
-            throw RefusedException.Conflict("The try-on between the sides is not the next step.");
-        var worked = BenchSteps.First(facts);
-        var first = worked ?? facts.FirstSide ?? BenchSteps.FirstSide(facts.Plan);
-        var now = NowOn(facts, worked);
-        var usual = links.Twelve.Concat(links.Six).GroupBy(l => l.Pitch).OrderByDescending(g => g.Count()).ThenBy(g => g.Key).First().Key;
-        var clasp = (file.OwnClaspBand?.Clasp ?? facts.Band.Clasp)!;
-        var loop = now.Sum(Side.Twelve) + now.Sum(Side.Six) + clasp.Twelve + clasp.Six + clasp.Tighter(now.Position);
-        var judged = new Gauge.TryOnWire(tried.By, tried.Over, tried.Amount, Wedge: tried.Wedge).Into(new TryOn(), refusals) with
-        {
-            Loop = loop,
-            Pitch = usual,
-            Thickness = facts.Band.Thickness,
-        };
-        var seen = refusals.Typed("$.seen", tried.Seen, AllowedLength.Mm(0, 30));
-        if (judged.Amount is null)
-            refusals.Add("$.amount", "Enter the surplus that was felt.");
-        refusals.ThrowIfAny("The try-on is not taken.");
-        var figures = file.Figures with { TryOn = judged };
-        if (figures.Target(facts.Band.PivotHeight) is not { } target)
-            throw RefusedException.Conflict("With this surplus no length can be worked out; judge it again.");
-        var rest = TriedOn.Of(facts.Band, now, facts.Plan, first, target, file.Figures.Habits);
-        var comes = Planner.Judge(Sizing.Request(facts.Band, target, file.Figures.Habits), rest.Plan);
-        var sits = (now.Sum(Side.Twelve) + clasp.Twelve + (clasp.MicroSide == Side.Twelve ? clasp.Tighter(now.Position) : Length.Zero)
-            - now.Sum(Side.Six) - clasp.Six - (clasp.MicroSide == Side.Six ? clasp.Tighter(now.Position) : Length.Zero)).Millimetres / 2;
-        var seenSays = seen is { } far ? SeenSays(tried.Toward == Side.Six ? far.Millimetres : -far.Millimetres, sits) : null;
-        if (tried.Take)
-            Take(work, file, facts, rest, now, first, judged, next, seenSays, clock.GetUtcNow());
-        var sheet = new TriedSheet(
-            rest.Says, rest.Same, rest.OnlyMicro, rest.FirstSideAgain, target.Length, comes.Length, comes.OffCentreMillimetres, seenSays,
-            BenchSheet.Of(work, tried.Take ? JobFile.Read(work, id) : file));
+        var now = clock.GetUtcNow();
+        var sheet = BetweenTheSides.TriedOn(work, file, tried, now, Seconds(file, now));
         if (tried.Take)
             work.Keep();
         return sheet;
-    }
-
-    /// <summary>The links as they lie at the try-on: the first side done, the second as it was, or both done; the micro-adjust not moved yet.</summary>
-    private static Arrangement NowOn(BenchFacts facts, Side? first)
-    {
-        var before = facts.Before ?? Arrangement.AsItIs(facts.Band.Links!, facts.Band.Clasp!);
-        var position = facts.Before?.Position ?? facts.Band.Clasp!.Position;
-        return new Arrangement(first == Side.Six ? before.Twelve : facts.Plan.Twelve, first == Side.Twelve ? before.Six : facts.Plan.Six, position);
-    }
-
-    private static void Take(
-        ShopWork work, JobFile file, BenchFacts facts, TriedOn rest, Arrangement now, Side first, TryOn judged, BenchStep step, string? seenSays, DateTimeOffset at)
-    {
-        var id = file.Job.Id;
-        Gaugings.TryOn(work, id, judged);
-        Plans.Set(work, id, new StoredPlan(rest.Plan, rest.Target.Length, file.Plan!.AgreedAt));
-        BenchTicks.Set(work, id, facts.Round, step with { What = $"{step.What} {rest.Says}" }, null, at, Seconds(file, at));
-        if (!rest.Same)
-            BenchRounds.Begin(work, id, new BenchRound(facts.Round + 1, first, now));
-        Log.Write(work, id, at, file.Job.TakenInBy, Station.Bench, $"Tried on between the sides. {rest.Says} {seenSays}".TrimEnd());
-    }
-
-    private static string SeenSays(decimal seen, decimal computed)
-    {
-        static string At(decimal mm) => Math.Abs(mm) < 0.05m ? "in the middle"
-            : string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{Math.Abs(mm):0.0} mm toward the {(mm > 0 ? "6" : "12")} side");
-        return Math.Abs(seen - computed) <= 3
-            ? $"The clasp was seen {At(seen)}; by its links it sits {At(computed)}: they agree."
-            : $"The clasp was seen {At(seen)}, by its links it sits {At(computed)}: look whether the clasp’s two lengths are right.";
     }
 
     /// <summary>Writes moves to the tray's account; refused where a part is not where it is taken from.</summary>

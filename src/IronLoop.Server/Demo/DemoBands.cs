@@ -17,7 +17,7 @@ internal static class DemoBands
             [.. Row(8.6m, 2, 8.6m, 6), new Link(Mm(5.0m), true)], Row(8.6m, 2, 8.6m, 6),
             new BraceletClasp(Mm(17.0m), Mm(21.5m), Side.Six, 6, Mm(2.0m), 2), "fold-over", 3.2m, 11_500, 2),
         Bracelet("SK-2014", "Broad-link bracelet", 20, "brushed", solid: true, Row(10.8m, 1, 10.8m, 6), Row(10.8m, 1, 10.8m, 5),
-            new BraceletClasp(Mm(15.0m), Mm(15.0m), Side.Twelve, 1, Length.Zero, 0), "butterfly with push buttons", 3.6m, 9_400, 1),
+            new BraceletClasp(Mm(15.0m), Mm(15.0m), Side.Twelve, 1, Length.Zero, 0), "butterfly with push buttons", 3.6m, 9_400, 2),
         Bracelet("SK-1821", "Fine-link bracelet", 18, "polished", solid: false, Row(5.4m, 3, 5.4m, 10), Row(5.4m, 3, 5.4m, 10),
             new BraceletClasp(Mm(16.5m), Mm(17.5m), Side.Twelve, 4, Mm(2.5m), 1), "fold-over", 2.6m, 6_200, 2),
         Bracelet("SK-2231", "Harbour bracelet", 22, "brushed", solid: true, Row(10.0m, 2, 9.0m, 7), Row(10.0m, 2, 9.0m, 6),

@@ -39,7 +39,7 @@ internal static class DemoShop
         day.Gauge(second, Figures("22", Attachment.SpringBarDrilled, "50.4", "184", WearPreference.Regular, "46.0", "3.8"));
         day.ToTheBench(second, "SK-2231");
         day.TickAll(second);
-        day.HandOver(second, 10);
+        day.HandOver(second, 10, observeIn: 1, "does it still slide after a week at sea");
 
         // Ready to go back.
         var ready = day.TakeIn("Hale Torvic", "ferry office", "Ostwick field watch", Request.ChangeStrap, "Bracelet, please, and not too tight.", 6, 0, "MK");
@@ -115,10 +115,12 @@ internal static class DemoShop
             day.TickAll(earlier);
             day.HandOver(earlier, daysAgo - 4);
         }
+        DemoRack.Fill(day);
+        DemoLog.Fill(day);
         work.Keep();
     }
 
-    private static Figures Figures(
+    internal static Figures Figures(
         string? lugWidth, Attachment attachment, string? lugToLug, string? wrist, WearPreference? wear, string? barToBar, string? barRise)
     {
         static Length? Read(string? typed) => typed is null ? null : LengthText.TryParse(typed, out var length, out var why) ? length : throw new FormatException(why);
@@ -130,80 +132,5 @@ internal static class DemoShop
             .With(GaugedFigure.LugHole, attachment is Attachment.SpringBarDrilled or Attachment.SpringBarBlind ? Read("1.1") : null)
             .With(GaugedFigure.OwnBar, attachment == Attachment.ScrewBar ? Read("1.6") : null)
             .With(GaugedFigure.SlotHeight, attachment == Attachment.ScrewSlot ? Read("2.8") : null);
-    }
-
-    /// <summary>Works jobs through the stations with the same storage and core as the fitter's screens do.</summary>
-    private sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<string, long> stock)
-    {
-        public long TakeIn(string client, string contact, string watch, Request request, string words, int daysAgo, int promisedIn, string by)
-        {
-            var at = clock.GetUtcNow().AddDays(-daysAgo).AddMinutes(-37);
-            var owner = Clients.FindOrAdd(work, client, contact);
-            var id = Storage.Jobs.Add(work, owner, Watches.FindOrAdd(work, owner, watch), request, words, clock.Today().AddDays(promisedIn), null, at, by);
-            Log.Write(work, id, at, by, Station.TakeIn, $"Taken in: {Server.TakeIn.RequestWords.Of(request)}. {words}");
-            return id;
-        }
-
-        public void Sees(long job, params ReadOnlySpan<(DamagePlace Place, DamageKind Kind, string Note)> marks)
-        {
-            foreach (var (place, kind, note) in marks)
-                TakeIns.Mark(work, job, place, kind, note);
-        }
-
-        public void Came(long job, params ReadOnlySpan<(CameWith What, int Count)> lines)
-        {
-            foreach (var (what, count) in lines)
-                TakeIns.Count(work, job, what, count);
-        }
-
-        public void Refers(long job, params OutsideCraft[] reasons) =>
-            TakeIns.Refer(work, job, reasons, Referral.Note(reasons), clock.GetUtcNow());
-
-        public void Gauge(long job, Figures figures)
-        {
-            var at = JobFile.Read(work, job).Job.TakenInAt;
-            foreach (var (figure, readings) in figures.Read)
-                foreach (var reading in readings.Each)
-                    Gaugings.Read(work, job, figure, reading, byLine: false, at);
-            Gaugings.Choose(work, job, figures);
-        }
-
-        public void Choose(long job, string article) => Storage.Jobs.ChooseBand(work, job, stock[article]);
-
-        public void ChooseOwn(long job, Func<long, StockBand> own) =>
-            Storage.Jobs.ChooseBand(work, job, Bands.Add(work, own(JobFile.Read(work, job).Job.Client.Id)));
-
-        public void KeepClasp(long job) => Storage.Jobs.KeepClasp(work, job, clock.GetUtcNow());
-
-        public void ToTheBench(long job, string article)
-        {
-            Choose(job, article);
-            KeepClasp(job);
-            var file = JobFile.Read(work, job);
-            Plans.Set(work, job, new StoredPlan(file.Arrangement()!, file.Target!.Value.Length, clock.GetUtcNow()));
-        }
-
-        public void TickAll(long job) => Tick(job, _ => true);
-
-        public void TickToTheTryOn(long job) => Tick(job, step => step.Kind != StepKind.TryOn);
-
-        private void Tick(long job, Func<BenchStep, bool> goesOn)
-        {
-            foreach (var step in JobFile.Read(work, job).Steps.TakeWhile(goesOn))
-            {
-                foreach (var move in step.Moves)
-                    Trays.Write(work, job, new TrayEntry(clock.GetUtcNow(), JobFile.Read(work, job).Job.TakenInBy, step.Key, move, ""));
-                BenchTicks.Set(work, job, 1, step, null, clock.GetUtcNow(), null);
-            }
-        }
-
-        public void HandOver(long job, int daysAgo)
-        {
-            var file = JobFile.Read(work, job);
-            var at = clock.GetUtcNow().AddDays(-daysAgo);
-            var observe = daysAgo == 10 ? DateOnly.FromDateTime(clock.GetLocalNow().DateTime).AddDays(1) : (DateOnly?)null;
-            Closing.Close(work, file, Closing.Bag(work, file), new HandedOver(
-                HowItGoesBack.Collected, file.Job.TakenInBy, "", null, null, observe, observe is null ? "" : "does it still slide after a week at sea", null), at);
-        }
     }
 }

@@ -3,16 +3,15 @@ using System.Collections.Concurrent;
 namespace IronLoop.Server.LongRunning;
 
 /// <summary>What goes on beside the requests. The program waits for it before it lets go of the shop's file.</summary>
-internal sealed class BackgroundWork : IHostedService, IDisposable
+internal sealed class BackgroundWork(IHostApplicationLifetime lifetime) : IHostedService
 {
     private readonly ConcurrentDictionary<Task, bool> _running = new();
-    private readonly CancellationTokenSource _ending = new();
 
     /// <summary>Begins a piece of work.</summary>
     /// <param name="run">Does it; what it is given says when the program is about to end.</param>
     public void Begin(Action<CancellationToken> run)
     {
-        var task = new Task(() => run(_ending.Token));
+        var task = new Task(() => run(lifetime.ApplicationStopping));
         _running[task] = true;
         _ = task.ContinueWith(ended => _running.TryRemove(ended, out _), TaskScheduler.Default);
         task.Start(TaskScheduler.Default);
@@ -20,11 +19,6 @@ internal sealed class BackgroundWork : IHostedService, IDisposable
 
     public Task StartAsync(CancellationToken cancellationToken) => Task.CompletedTask;
 
-    public async Task StopAsync(CancellationToken cancellationToken)
-    {
-        await _ending.CancelAsync();
+    public async Task StopAsync(CancellationToken cancellationToken) =>
         await Task.WhenAll(_running.Keys).WaitAsync(cancellationToken).ConfigureAwait(ConfigureAwaitOptions.SuppressThrowing);
-    }
-
-    public void Dispose() => _ending.Dispose();
 }

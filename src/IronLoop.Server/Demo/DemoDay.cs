@@ -1,0 +1,117 @@
+using IronLoop.Core.Bench;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.HandOver;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Tray;
+using IronLoop.Server.Bench;
+using IronLoop.Server.Clasp;
+using IronLoop.Server.Devices;
+using IronLoop.Server.HandOver;
+using IronLoop.Server.Rack;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Demo;
+
+/// <summary>Works jobs through the stations with the same storage and core as the fitter's screens do.</summary>
+internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<string, long> stock)
+{
+    public long TakeIn(string client, string contact, string watch, Request request, string words, int daysAgo, int promisedIn, string by)
+    {
+        var at = clock.GetUtcNow().AddDays(-daysAgo).AddMinutes(-37);
+        var owner = Clients.FindOrAdd(work, client, contact);
+        var id = Storage.Jobs.Add(work, owner, Watches.FindOrAdd(work, owner, watch), request, words, clock.Today().AddDays(promisedIn), null, at, by);
+        Log.Write(work, id, at, by, Station.TakeIn, $"Taken in: {Server.TakeIn.RequestWords.Of(request)}. {words}");
+        return id;
+    }
+
+    public void Sees(long job, params ReadOnlySpan<(DamagePlace Place, DamageKind Kind, string Note)> marks)
+    {
+        foreach (var (place, kind, note) in marks)
+            TakeIns.Mark(work, job, place, kind, note);
+    }
+
+    public void Came(long job, params ReadOnlySpan<(CameWith What, int Count)> lines)
+    {
+        foreach (var (what, count) in lines)
+            TakeIns.Count(work, job, what, count);
+    }
+
+    public void Refers(long job, params OutsideCraft[] reasons) =>
+        TakeIns.Refer(work, job, reasons, Referral.Note(reasons), clock.GetUtcNow());
+
+    public void Gauge(long job, Figures figures)
+    {
+        var at = JobFile.Read(work, job).Job.TakenInAt;
+        foreach (var (figure, readings) in figures.Read)
+            foreach (var reading in readings.Each)
+                Gaugings.Read(work, job, figure, reading, byLine: false, at);
+        Gaugings.Choose(work, job, figures);
+    }
+
+    public void Choose(long job, string article) => Storage.Jobs.ChooseBand(work, job, stock[article]);
+
+    public void ChooseOwn(long job, Func<long, StockBand> own) =>
+        Storage.Jobs.ChooseBand(work, job, Bands.Add(work, own(JobFile.Read(work, job).Job.Client.Id)));
+
+    public void KeepClasp(long job) => Storage.Jobs.KeepClasp(work, job, clock.GetUtcNow());
+
+    public void ToTheBench(long job, string article)
+    {
+        Choose(job, article);
+        KeepClasp(job);
+        var file = JobFile.Read(work, job);
+        Plans.Set(work, job, new StoredPlan(file.Arrangement()!, file.Target!.Value.Length, clock.GetUtcNow()));
+    }
+
+    /// <summary>Another clasp than the band's own; where there is none in stock, the job waits for it.</summary>
+    public void Replace(long job, string article) => ClaspChoice.Replace(work, JobFile.Read(work, job), Parts.Find(work, article)!.Id, "", clock.GetUtcNow());
+
+    public void TickAll(long job) => Tick(job, _ => true, clock.GetUtcNow());
+
+    public void TickToTheTryOn(long job) => Tick(job, step => step.Kind != StepKind.TryOn, clock.GetUtcNow());
+
+    public void TickSome(long job, int steps) => Tick(job, _ => steps-- > 0, clock.GetUtcNow());
+
+    /// <summary>A job of some time ago, from its take-in to its hand-over two days later.</summary>
+    /// <param name="pace">How long its steps took, as a share of the house's figures.</param>
+    /// <param name="felt">The surplus over comfort felt at the try-on between the sides, in mm; null where the plan held.</param>
+    public void Past(
+        int daysAgo, string client, string contact, string watch, Request request, string words, string by, Figures figures, string article, double pace, string? felt = null)
+    {
+        var job = TakeIn(client, contact, watch, request, words, daysAgo + 2, 1 - daysAgo, by);
+        Gauge(job, figures);
+        ToTheBench(job, article);
+        Tick(job, _ => true, clock.GetUtcNow().AddDays(-daysAgo).AddHours(-2), pace, felt);
+        HandOver(job, daysAgo);
+    }
+
+    /// <param name="observeIn">In how many days from today the shop asks after it; null when it promised nothing.</param>
+    public void HandOver(long job, int daysAgo, int? observeIn = null, string observeFor = "")
+    {
+        var file = JobFile.Read(work, job);
+        var observe = observeIn is { } days ? clock.Today().AddDays(days) : (DateOnly?)null;
+        Closing.Close(work, file, Closing.Bag(work, file), new HandedOver(
+            HowItGoesBack.Collected, file.Job.TakenInBy, "", null, null, observe, observeFor, null), clock.GetUtcNow().AddDays(-daysAgo));
+    }
+
+    private void Tick(long job, Func<BenchStep, bool> goesOn, DateTimeOffset at, double? pace = null, string? felt = null)
+    {
+        var file = JobFile.Read(work, job);
+        foreach (var step in file.Steps.Where(s => !file.Ticks.Contains(s.Key)).TakeWhile(goesOn))
+        {
+            int? seconds = pace is { } share ? (int)(step.Minutes * 60 * share) : null;
+            at = at.AddSeconds(seconds ?? 0);
+            if (felt is not null && step.Kind == StepKind.TryOn)
+            {
+                var tried = new TriedWire(SurplusBy.Millimetres, SurplusOver.Comfort, felt, Take: true);
+                BetweenTheSides.TriedOn(work, JobFile.Read(work, job), tried, at, seconds);
+                // What is left may be other steps now.
+                Tick(job, goesOn, at, pace);
+                return;
+            }
+            foreach (var move in step.Moves)
+                Trays.Write(work, job, new TrayEntry(at, file.Job.TakenInBy, step.Key, move, ""));
+            BenchTicks.Set(work, job, file.Bench.Round?.Round ?? 1, step, null, at, seconds);
+        }
+    }
+}
