@@ -29,6 +29,36 @@ public sealed class PhotoFolder(string folder)
     /// <summary>Where its thumbnail lies.</summary>
     public string ThumbnailOf(long id) => FileOf(id) + ".thumb";
 
+    /// <summary>
+    /// Where a photo lies whole: of the length that was stored, or, a thumbnail, a JPEG from its first bytes to its last. A damaged or
+    /// missing one is brought back from beside the backups, where it lies whole there.
+    /// </summary>
+    /// <param name="id">The photo.</param>
+    /// <param name="bytes">The length that was stored.</param>
+    /// <param name="thumbnail">Whether its thumbnail is asked for.</param>
+    /// <returns>Null when it lies whole nowhere.</returns>
+    public string? Whole(long id, long bytes, bool thumbnail)
+    {
+        var here = thumbnail ? ThumbnailOf(id) : FileOf(id);
+        if (IsWhole(here, bytes, thumbnail))
+            return here;
+        var kept = Path.Combine(Path.GetDirectoryName(folder)!, "backups", "photos", Path.GetFileName(here));
+        if (!IsWhole(kept, bytes, thumbnail))
+            return null;
+        Directory.CreateDirectory(folder);
+        Write(here, File.ReadAllBytes(kept));
+        return here;
+    }
+
+    private static bool IsWhole(string path, long bytes, bool thumbnail)
+    {
+        var file = new FileInfo(path);
+        if (!thumbnail || !file.Exists || file.Length < 4)
+            return !thumbnail && file.Exists && file.Length == bytes;
+        var all = File.ReadAllBytes(path);
+        return all is [0xFF, 0xD8, .., 0xFF, 0xD9];
+    }
+
     /// <summary>Takes a photo and its thumbnail away.</summary>
     public void Drop(long id)
     {

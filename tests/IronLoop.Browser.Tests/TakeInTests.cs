@@ -41,6 +41,11 @@ public sealed class TakeInTests : IDisposable
         _screen.Told("came-with-looseLinks").ShouldBe("1");
         _screen.Press("Take it back");
         _screen.UntilSays("Taken in. Correct anything");
+
+        File.WriteAllText(Path.Combine(Path.GetDirectoryName(_shop.Database)!, "photos", "1.thumb"), "no picture any more");
+        _screen.Reload();
+        _screen.UntilSays("Photo 1 is damaged or missing, and no backup has it.");
+        _screen.UntilSays("dent, lug, 12 left");
     }
 
     [Fact]

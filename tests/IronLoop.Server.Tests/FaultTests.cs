@@ -138,10 +138,29 @@ public sealed class FaultTests : IDisposable
         await System.IO.File.WriteAllTextAsync(path, "no picture any more");
         (await _shop.Client.GetAsync("/api/jobs/5/job-sheet.pdf")).StatusCode.ShouldBe(HttpStatusCode.OK);
         (await _shop.Client.GetAsync("/api/jobs/5/take-in")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        var said = await _shop.Client.GetAsync($"/api/photos/{photo}");
+        said.StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        JsonNode.Parse(await said.Content.ReadAsStringAsync())!["title"]!.GetValue<string>().ShouldContain("damaged or missing");
         Directory.Delete(Path.Combine(_shop.Folder, "photos"), recursive: true);
-        (await _shop.Client.GetAsync($"/api/photos/{photo}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await _shop.Client.GetAsync($"/api/photos/{photo}/thumbnail")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await _shop.Client.GetAsync("/api/jobs/5/take-in")).StatusCode.ShouldBe(HttpStatusCode.OK);
         (await _shop.Client.GetAsync("/api/jobs/5/job-sheet.pdf")).StatusCode.ShouldBe(HttpStatusCode.OK);
+    }
+
+    [Fact]
+    public async Task A_damaged_or_missing_photo_comes_back_from_beside_the_backups()
+    {
+        using var picture = new SkiaSharp.SKBitmap(40, 30);
+        using var png = picture.Encode(SkiaSharp.SKEncodedImageFormat.Png, 90);
+        await _shop.Client.PostAsync("/api/jobs/5/take-in/photos", new ByteArrayContent(png.ToArray()));
+        var thumbnail = await _shop.Client.GetByteArrayAsync("/api/photos/1/thumbnail");
+        new Backups(_shop.File).Make(_shop.Clock.GetUtcNow());
+        var photos = PhotoFolder.Beside(_shop.File);
+        await File.WriteAllTextAsync(photos.FileOf(1), "no picture any more");
+        File.Delete(photos.ThumbnailOf(1));
+        (await _shop.Client.GetByteArrayAsync("/api/photos/1")).ShouldBe(png.ToArray());
+        (await _shop.Client.GetByteArrayAsync("/api/photos/1/thumbnail")).ShouldBe(thumbnail);
+        File.ReadAllBytes(photos.FileOf(1)).ShouldBe(png.ToArray(), "it lies where it was");
     }
 
     [Fact]

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useFitters, useRack } from '../api/shop'
 import { wholeOf } from '../api/refused'
@@ -22,6 +22,19 @@ const tags = computed(() =>
     if (state.value === 'partsIn') return t.partsIn
     return state.value === '' || t.next === state.value
   }),
+)
+// The tag of the job that is open is not left out of sight on a full rack; the page itself stays where it is.
+const rail = ref<HTMLElement>()
+watch(
+  [() => route.params.id, () => tags.value?.length],
+  () => {
+    const tag = rail.value?.querySelector('.here')
+    if (!rail.value || !tag) return
+    const [seen, here] = [rail.value.getBoundingClientRect(), tag.getBoundingClientRect()]
+    if (here.top < seen.top || here.bottom > seen.bottom) rail.value.scrollTop += here.top - seen.top
+    if (here.left < seen.left || here.right > seen.right) rail.value.scrollLeft += here.left - seen.left
+  },
+  { flush: 'post' },
 )
 const sought = computed(() => words.value !== '' || by.value !== '' || state.value !== '')
 </script>
@@ -50,7 +63,7 @@ const sought = computed(() => words.value !== '' || by.value !== '' || state.val
       <option v-for="f in fitters" :key="f" :value="f">{{ f }}</option>
     </select>
   </div>
-  <div class="rack">
+  <div ref="rail" class="rack">
     <p v-if="error" class="quiet" role="alert">{{ wholeOf(error) }}</p>
     <p v-else-if="isLoading" class="quiet">Looking at the rack…</p>
     <p v-else-if="tags?.length === 0" class="quiet">

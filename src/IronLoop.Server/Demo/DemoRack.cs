@@ -36,7 +36,7 @@ internal static class DemoRack
         var stuck = day.TakeIn("Odd Ferrin", "ropewalk", "Ostwick signal hand", Request.TakeLinksOut, "One screw has always been stiff.", 4, 2, "MK");
         day.Gauge(stuck, Figures("20", Attachment.SpringBarDrilled, "47.8", "167", WearPreference.Regular, "43.8", "3.1"));
         day.ToTheBench(stuck, "SK-2012");
-        day.TickSome(stuck, 3);
+        day.TickSome(stuck, 6);
         day.Refers(stuck, OutsideCraft.ScrewStuck);
 
         // Waits for a clasp that is not in stock.

@@ -145,10 +145,8 @@ internal static class TakeInSheetEndpoints
     {
         using var work = shop.Look();
         var photo = TakeIns.FindPhoto(work, id) ?? throw RefusedException.NotFound($"There is no photo {id}.");
-        var folder = PhotoFolder.Beside(shop);
-        var path = thumbnail ? folder.ThumbnailOf(id) : folder.FileOf(id);
-        if (!System.IO.File.Exists(path))
-            throw RefusedException.NotFound($"The file of photo {id} is missing from the folder photos.");
+        var path = PhotoFolder.Beside(shop).Whole(id, photo.Bytes, thumbnail)
+            ?? throw RefusedException.NotFound($"The file of photo {id} is damaged or missing from the folder photos, and no backup has it.");
         return Results.File(path, thumbnail ? "image/jpeg" : photo.Type);
     }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, useTemplateRef } from 'vue'
+import { computed, reactive, ref, useTemplateRef } from 'vue'
 import { useTakeInSheet, type DamageKind, type DamagePlace, type Job } from '../../api/shop'
 import { wholeOf } from '../../api/refused'
 import { kinds, places } from './condition'
@@ -9,6 +9,8 @@ const { sheet, mark, unmark, addPhoto, dropPhoto } = useTakeInSheet(() => props.
 const open = computed(() => props.job.closedAt === null)
 const kind = ref<DamageKind>('scratch')
 const note = ref('')
+// Photos whose file cannot be shown.
+const broken = reactive(new Set<number>())
 const picker = useTemplateRef<HTMLInputElement>('picker')
 const refusal = computed(() =>
   wholeOf(mark.error.value ?? unmark.error.value ?? addPhoto.error.value ?? dropPhoto.error.value),
@@ -112,8 +114,12 @@ function pick() {
         </ul>
         <div class="photos">
           <figure v-for="p in sheet.data.value?.photos" :key="p.id">
-            <a :href="p.href" target="_blank"
-              ><img :src="p.thumbnailHref" :alt="`Photo ${p.id} of this watch`"
+            <p v-if="broken.has(p.id)" class="broken">
+              Photo {{ p.id }} is damaged or missing, and no backup has it. All else of the job is here. A
+              copy of the shop’s folder may have it as photos/{{ p.id }}.
+            </p>
+            <a v-else :href="p.href" target="_blank"
+              ><img :src="p.thumbnailHref" :alt="`Photo ${p.id} of this watch`" @error="broken.add(p.id)"
             /></a>
             <button
               v-if="open"
@@ -249,6 +255,12 @@ li {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
+}
+.broken {
+  margin: 0;
+  padding-left: 10px;
+  border-left: 3px solid rgb(var(--v-theme-error));
+  font-size: 15px;
 }
 figure {
   margin: 0;
