@@ -30,7 +30,8 @@ public static class Parts
           (SELECT COALESCE(SUM(count), 0) FROM part_taken WHERE part_id = part.id AND booked_at IS NULL AND reserved = 1) AS reserved,
           (SELECT COALESCE(SUM(count), 0) FROM part_taken WHERE part_id = part.id AND booked_at IS NULL AND reserved = 0) AS awaited,
           (SELECT COALESCE(SUM(order_line.count - received), 0) FROM order_line LEFT JOIN supply_order ON supply_order.id = order_id
-           WHERE part_id = part.id AND refused = '' AND COALESCE(supply_order.state, '') NOT IN ('Refused', 'Done')) AS ordered
+           WHERE part_id = part.id AND refused = '' AND COALESCE(supply_order.state, '') NOT IN ('Refused', 'Done')) AS ordered,
+          (SELECT COALESCE(SUM(count), 0) FROM order_line WHERE part_id = part.id AND order_id IS NULL) AS listed
         FROM part
         """;
 
@@ -108,7 +109,7 @@ public static class Parts
         };
         return new StoredPart(
             row.Number("id"), part, row.Text("place"),
-            new PartCount(row.Count("on_hand"), row.Count("reserved"), row.Count("awaited"), row.Count("ordered"), row.Count("minimum")));
+            new PartCount(row.Count("on_hand"), row.Count("reserved"), row.Count("awaited"), row.Count("ordered"), row.Count("minimum")) { Listed = row.Count("listed") });
     }
 
     private static StockedClasp ReadClasp(SqliteDataReader row)

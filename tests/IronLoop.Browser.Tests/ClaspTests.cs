@@ -123,7 +123,7 @@ public sealed class ClaspTests : IDisposable
         _screen.Find("tr[data-article=PN-10-16]").Text.ShouldContain("Order 2");
         _screen.IntoView(_screen.Find("tr[data-article=PN-10-16]"));
         _screen.Find("tr[data-article=PN-10-16] .last button").Click();
-        _screen.Until(() => _screen.Find("tr[data-article=PN-10-16]").Text.Contains("2 ordered", StringComparison.Ordinal));
+        _screen.Until(() => _screen.Find("tr[data-article=PN-10-16]").Text.Contains("2 on the list", StringComparison.Ordinal));
         _standIns.Play(new { partly = true });
         _screen.Go("/house/orders");
         _screen.Type("by", "tb");

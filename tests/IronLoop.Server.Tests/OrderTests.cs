@@ -67,6 +67,8 @@ public sealed class OrderTests : IAsyncLifetime
         await WaitForClasp();
         (await Job("Ketil Orrel"))["waits"]!.GetValue<bool>().ShouldBeTrue();
         (await _shop.Get($"/api/jobs/{job}"))["awaited"]![0]!.GetValue<string>().ShouldContain("QS-S18");
+        var wanted = await Part("QS-S18");
+        (wanted["listed"]!.GetValue<int>(), wanted["ordered"]!.GetValue<int>()).ShouldBe((1, 0), "it stands on the list; nobody was asked for it yet");
         var toOrder = (await _shop.Get("/api/orders"))["toOrder"]!.AsArray().Single()!;
         toOrder["supplier"]!.GetValue<string>().ShouldBe(SmallParts);
         toOrder["lines"]![0]!["measured"]!.GetValue<string>().ShouldContain("18.1 mm inside");
@@ -78,6 +80,8 @@ public sealed class OrderTests : IAsyncLifetime
         _suppliers.Play(forwardHours: 60);
         order = Only(await _shop.Post("/api/orders/ask", null));
         State(order).ShouldBe("shipped");
+        var sentFor = await Part("QS-S18");
+        (sentFor["listed"]!.GetValue<int>(), sentFor["ordered"]!.GetValue<int>()).ShouldBe((0, 1));
         var line = order["lines"]![0]!["id"]!.GetValue<long>();
         order = Only(await _shop.Post($"/api/orders/{order["id"]}/received", new { by = "tb", lines = new[] { new { lineId = line, count = 1 } } }));
         State(order).ShouldBe("done");

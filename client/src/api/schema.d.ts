@@ -2120,6 +2120,8 @@ export interface components {
       free: number
       /** Format: int32 */
       ordered: number
+      /** Format: int32 */
+      listed: number
       /** Format: int64 */
       priceCents: number
       verdict: components['schemas']['Verdict']
@@ -3321,6 +3323,8 @@ export interface components {
       awaited: number
       /** Format: int32 */
       ordered: number
+      /** Format: int32 */
+      listed: number
       /** Format: int32 */
       minimum: number
       /** Format: int32 */

@@ -142,6 +142,7 @@ const adding = ref(false)
                 :aria-label="`Counted of ${p.article}`"
               />
               <template v-else>
+                <span v-if="p.listed > 0" class="quiet">{{ p.listed }} on the list</span>
                 <span v-if="p.ordered > 0" class="quiet">{{ p.ordered }} ordered</span>
                 <button v-if="p.toOrder > 0 && p.supplier" type="button" class="plain" @click="putOnList(p)">
                   Order {{ p.toOrder }}

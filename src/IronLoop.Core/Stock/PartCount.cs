@@ -8,6 +8,12 @@ namespace IronLoop.Core.Stock;
 /// <param name="Minimum">How many the shop wants to keep.</param>
 public readonly record struct PartCount(int OnHand, int Reserved, int Awaited, int Ordered, int Minimum)
 {
+    /// <summary>How many of the ordered stand on the list still and were not sent for.</summary>
+    public int Listed { get; init; }
+
+    /// <summary>How many were sent for and have not come.</summary>
+    public int OnTheirWay => Ordered - Listed;
+
     /// <summary>How many another job can have.</summary>
     public int Free => OnHand - Reserved;
 

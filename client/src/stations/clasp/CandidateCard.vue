@@ -33,9 +33,9 @@ const signedBy = ref('')
         ></template
       >
       <template v-else
-        >none free<template v-if="candidate.ordered > 0"
-          >, {{ candidate.ordered }} ordered</template
-        ></template
+        >none free<template v-if="candidate.listed > 0"
+          >, {{ candidate.listed }} on the list to be ordered</template
+        ><template v-if="candidate.ordered > 0">, {{ candidate.ordered }} ordered</template></template
       >
     </p>
     <p v-if="candidate.cures" class="cures">This cures the between-sizes problem.</p>
