@@ -101,6 +101,10 @@ public sealed class Backups(ShopFile shop)
             // One that cannot be read may know any of them.
             return;
         }
+        finally
+        {
+            Tidy();
+        }
         foreach (var photo in Directory.GetFiles(Photos.Folder))
         {
             if (!known.Contains(Path.GetFileNameWithoutExtension(photo)))
@@ -125,6 +129,7 @@ public sealed class Backups(ShopFile shop)
         using (var was = Connect(Path.Combine(_folder, before.Name), SqliteOpenMode.ReadOnly))
         using (var live = shop.Connect())
             DoorKept.CarryOver(was, live);
+        Tidy();
         BringPhotosBack();
         return before;
     }
@@ -172,6 +177,19 @@ public sealed class Backups(ShopFile shop)
     {
         foreach (var end in (string[])["", "-wal", "-shm"])
             File.Delete(path + end);
+    }
+
+    /// <summary>Takes away the empty files that stay beside backups that were opened to be read: a backup is one file.</summary>
+    private void Tidy()
+    {
+        foreach (var backup in All)
+        {
+            var ahead = new FileInfo(Path.Combine(_folder, backup.Name + "-wal"));
+            if (!ahead.Exists || ahead.Length > 0)
+                continue;
+            ahead.Delete();
+            File.Delete(Path.Combine(_folder, backup.Name + "-shm"));
+        }
     }
 
     /// <summary>Opens a file and looks whether it is a whole shop.</summary>

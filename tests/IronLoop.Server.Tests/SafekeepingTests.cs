@@ -35,6 +35,7 @@ public sealed class SafekeepingTests : IDisposable
         var back = await Ended(await _shop.Post($"/api/backups/{first}/restore", null));
         back["state"]!.GetValue<string>().ShouldBe("done", back.ToJsonString());
 
+        Directory.GetFiles(Path.Combine(_shop.Folder, "backups")).ShouldAllBe(f => f.EndsWith(".db", StringComparison.Ordinal), "a backup is one file");
         (await _shop.Get("/api/log?client=before"))["visits"]!.AsArray().Count.ShouldBe(1);
         (await _shop.Get("/api/log?client=after"))["visits"]!.AsArray().ShouldBeEmpty();
         // And forward again: nothing is lost by going back.
@@ -143,6 +144,7 @@ public sealed class SafekeepingTests : IDisposable
         Beside().ShouldContain($"{gone}");
         backups.Thin(now).ShouldBe(1, "the newer stands for the day");
         Beside().ShouldBe([$"{stays}", $"{stays}.thumb"]);
+        Directory.GetFiles(Path.Combine(_shop.Folder, "backups")).ShouldHaveSingleItem();
     }
 
     private long Photographed(long job, string picture)

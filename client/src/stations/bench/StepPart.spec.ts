@@ -56,6 +56,12 @@ describe('the step at hand', () => {
     expect(part.find('.then').text()).toContain('c: open the joint.')
   })
 
+  it('counts minutes as a person says them', () => {
+    const left = (minutes: number) => show(three, { minutesLeft: minutes }).text()
+    expect(left(0.4)).toContain('less than a minute left')
+    expect(left(1.2)).toContain('about 1 minute left')
+  })
+
   it('names only what it has: no way where no pin travels, nothing that falls out where nothing can', () => {
     const bare = show([step('a', { next: true, direction: null, tool: '', caution: null })])
     expect(bare.find('dl').text()).toBe('')

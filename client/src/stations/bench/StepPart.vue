@@ -32,6 +32,7 @@ const said = computed(() => {
   const [, first = next.value?.what ?? '', rest = ''] = /^(.+?\.)\s+(.+)$/s.exec(next.value?.what ?? '') ?? []
   return { first, rest }
 })
+const minutesLeft = computed(() => Math.round(props.sheet.minutesLeft))
 const betweenSides = computed(
   () => props.sheet.hasLinks && next.value?.kind === 'tryOn' && props.sheet.steps.length > 0,
 )
@@ -42,8 +43,12 @@ const betweenSides = computed(
     <p class="quiet">
       <span data-testid="step-part">{{ parts[next.part] }}</span>, step
       <span class="figure">{{ at + 1 }}</span> of {{ steps.length
-      }}{{ sheet.round > 1 ? `, round ${sheet.round}` : '' }}; about
-      <span class="figure">{{ sheet.minutesLeft.toFixed(0) }}</span> minutes left
+      }}{{ sheet.round > 1 ? `, round ${sheet.round}` : '' }};
+      <template v-if="minutesLeft < 1">less than a minute left</template>
+      <template v-else
+        >about <span class="figure">{{ minutesLeft }}</span>
+        {{ minutesLeft === 1 ? 'minute' : 'minutes' }} left</template
+      >
     </p>
     <div data-testid="step">
       <p class="what">{{ said.first }}</p>
