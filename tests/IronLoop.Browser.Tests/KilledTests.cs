@@ -81,12 +81,16 @@ public sealed class KilledTests
                 begun.TrySetResult();
             }
         }
-        catch (Exception gone) when (gone is HttpRequestException or OperationCanceledException or IOException)
+        catch (Exception gone) when (IsTheKill(gone))
         {
             // The server was killed: what was not acknowledged does not count.
         }
         return 0;
     }
+
+    /// <summary>Whether an answer was cut off by the kill: before, while or after it was asked for; a bare socket says so too when it is cut while it connects.</summary>
+    private static bool IsTheKill(Exception gone) =>
+        gone is HttpRequestException or OperationCanceledException or IOException or System.Net.Sockets.SocketException;
 
     /// <summary>Steps of job 4 done and taken back, which moves parts between watch and tray.</summary>
     private static async Task<int> WorkAtTheBench(RunningShop shop, CancellationToken stop)
@@ -107,7 +111,7 @@ public sealed class KilledTests
                     break;
             }
         }
-        catch (Exception gone) when (gone is HttpRequestException or OperationCanceledException or IOException)
+        catch (Exception gone) when (IsTheKill(gone))
         {
             // As above.
         }
