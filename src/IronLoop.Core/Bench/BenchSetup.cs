@@ -1,4 +1,3 @@
-using IronLoop.Core.Fitting;
 using IronLoop.Core.Measuring;
 
 namespace IronLoop.Core.Bench;
@@ -36,33 +35,51 @@ public enum MicroSchool
     BarRightOut,
 }
 
-/// <summary>How a job is worked at the bench: what joins its links, as looked at and gauged, and with which tools.</summary>
-/// <param name="Fastener">What joins the links; null while nobody looked.</param>
+/// <summary>Where a run of links leaves.</summary>
+public enum RunSchool
+{
+    /// <summary>Inside the links: link closes to link, the clasp's joint stays closed.</summary>
+    InsideTheLinks,
+
+    /// <summary>At the clasp.</summary>
+    AtTheClasp,
+}
+
+/// <summary>When it is tried on.</summary>
+public enum TryOnSchool
+{
+    /// <summary>Between the sides, and again at the end.</summary>
+    BetweenTheSides,
+
+    /// <summary>Once, at the end.</summary>
+    OnceAtTheEnd,
+}
+
+/// <summary>How a job is worked at the bench: with which tools, and how its fitter does what practitioners do differently.</summary>
 /// <param name="Tools">The tools for pins.</param>
 /// <param name="Insertion">Which way pins go back.</param>
 /// <param name="Micro">How the micro-adjust is moved.</param>
-/// <param name="Pin">Diameter of a pin.</param>
-/// <param name="Slot">Width of a screw's slot.</param>
-/// <param name="Gap">Gap that a fork goes into.</param>
-/// <param name="NoArrow">Whether nothing shows a direction, so that the edge the pin went in from is kept.</param>
 public sealed record BenchSetup(
-    Fastener? Fastener = null, ToolFamily Tools = ToolFamily.BlockAndHammer, Insertion Insertion = Insertion.AgainstTheArrow, MicroSchool Micro = MicroSchool.TipByTip,
-    Length? Pin = null, Length? Slot = null, Length? Gap = null, bool NoArrow = false)
+    ToolFamily Tools = ToolFamily.BlockAndHammer, Insertion Insertion = Insertion.AgainstTheArrow, MicroSchool Micro = MicroSchool.TipByTip)
 {
     /// <summary>What may be entered for pin, slot and gap.</summary>
     public static readonly AllowedLength Allowed = AllowedLength.Mm(0.2m, 5);
 
-    /// <summary>The punch: a little thinner than the pin, in tenths.</summary>
-    public Length? Punch => Pin is { } pin && pin > Length.FromMillimetres(0.3m) ? Tenths(pin - Length.FromMillimetres(0.15m)) : null;
+    /// <summary>Where a run of links leaves.</summary>
+    public RunSchool Runs { get; init; }
 
-    /// <summary>The blade: the widest that drops fully into the slot, in twentieths.</summary>
-    public Length? Blade => Slot is { } slot ? new Length((slot.Micrometres - 20) / 50 * 50) : null;
+    /// <summary>Whether a run is taken apart, so that the bag holds single links.</summary>
+    public bool OneByOne { get; init; }
 
-    /// <summary>The fork: narrower than the gap, in tenths.</summary>
-    public Length? Fork => Gap is { } gap && gap > Length.FromMillimetres(0.4m) ? Tenths(gap - Length.FromMillimetres(0.2m)) : null;
+    /// <summary>Whether the band is parted at the micro-adjust to lie flat while its links are worked.</summary>
+    public bool PartedToLieFlat { get; init; }
 
-    /// <summary>Whether the pins may go back along the arrow: a split pin never does.</summary>
-    public bool GoesBackAlong => Insertion == Insertion.AlongTheArrow && Fastener == Fitting.Fastener.PinWithTube;
+    /// <summary>When it is tried on.</summary>
+    public TryOnSchool TryOn { get; init; }
 
-    private static Length Tenths(Length length) => new(length.Micrometres / 100 * 100);
+    /// <summary>Whether the head comes off the band for the work.</summary>
+    public bool HeadOff { get; init; }
+
+    /// <summary>Whether a straight bar is bent where a curved one is wanted, and not taken from the drawer.</summary>
+    public bool BendsBars { get; init; }
 }

@@ -1,77 +1,94 @@
 using IronLoop.Core.Fitting;
-using IronLoop.Core.Tray;
+using IronLoop.Core.Joints;
 
 namespace IronLoop.Core.Bench;
 
-/// <summary>The parts of the work, in the order they are done.</summary>
-public enum BenchPart
+/// <summary>The rows of the table that the work goes by, in the order a hand would choose. Stored and sent by name.</summary>
+public enum StepRow
 {
-    /// <summary>Protect.</summary>
+    /// <summary>Mat and tape.</summary>
     Protect,
 
-    /// <summary>Take apart.</summary>
-    TakeApart,
+    /// <summary>Joints nobody has looked at yet.</summary>
+    Look,
 
-    /// <summary>The first side.</summary>
-    FirstSide,
+    /// <summary>A joint opened to gauge what is in it.</summary>
+    OpenToGauge,
 
-    /// <summary>Try on.</summary>
-    TryOn,
+    /// <summary>Parts from stock, bag and loan into the tray.</summary>
+    Fetch,
 
-    /// <summary>The second side.</summary>
-    SecondSide,
-
-    /// <summary>The clasp.</summary>
-    Clasp,
-
-    /// <summary>The micro-adjust.</summary>
-    MicroAdjust,
-
-    /// <summary>Mount.</summary>
-    Mount,
-
-    /// <summary>Check.</summary>
-    Check,
-}
-
-/// <summary>What a step does, by which its time is known and it is treated.</summary>
-public enum StepKind
-{
-    /// <summary>Mat, tape, looking.</summary>
-    Protect,
-
-    /// <summary>The owner's consent is seen.</summary>
+    /// <summary>The owner's consent.</summary>
     Consent,
 
-    /// <summary>Work on the band or its clasp that matching or the clasp asked for.</summary>
-    Extra,
+    /// <summary>What the wearer opens is opened.</summary>
+    Unbuckle,
 
-    /// <summary>A bar or band comes off or goes on at the lugs.</summary>
-    Bars,
+    /// <summary>The head comes off its band for the work.</summary>
+    HeadOff,
 
-    /// <summary>A clasp is opened, taken off or put on.</summary>
-    Clasp,
+    /// <summary>The old band comes off.</summary>
+    OldBandOff,
+
+    /// <summary>Work in the tray.</summary>
+    InTheTray,
+
+    /// <summary>What is bare is cleaned.</summary>
+    Clean,
+
+    /// <summary>Something is made to fit.</summary>
+    Prepare,
+
+    /// <summary>The old clasp comes off.</summary>
+    ClaspOff,
 
     /// <summary>A joint is opened.</summary>
-    OpenJoint,
+    Open,
 
     /// <summary>A joint is closed.</summary>
-    CloseJoint,
+    Join,
 
-    /// <summary>The band is tried on.</summary>
-    TryOn,
+    /// <summary>A clasp or buckle goes on.</summary>
+    ClaspOn,
 
-    /// <summary>The micro-adjust, hole or notch is set.</summary>
+    /// <summary>The new band is laid out.</summary>
+    Lay,
+
+    /// <summary>Bars go into the bare head.</summary>
+    Bars,
+
+    /// <summary>A band is passed under its bars.</summary>
+    Thread,
+
+    /// <summary>A band is joined at the lugs.</summary>
+    Lugs,
+
+    /// <summary>A position is set.</summary>
     Set,
 
-    /// <summary>A check at the end: ticked, or left with a note.</summary>
+    /// <summary>What the wearer shuts is shut.</summary>
+    Shut,
+
+    /// <summary>Tape off, wiped.</summary>
+    Wipe,
+
+    /// <summary>The watch is tried on.</summary>
+    TryOn,
+
+    /// <summary>What was opened is looked at once more.</summary>
     Check,
+
+    /// <summary>What was lent goes back.</summary>
+    GiveBack,
+
+    /// <summary>What is left over goes where it belongs.</summary>
+    PutAway,
 }
 
 /// <summary>Where on the lay-out a step is worked.</summary>
 /// <param name="Side">The side; null for the head or the clasp as a whole.</param>
 /// <param name="Joints">Joints opened or closed, numbered from the case.</param>
-/// <param name="Links">Links by their place from the case.</param>
+/// <param name="Links">Links by their place from the case, 0 first.</param>
 public sealed record BenchPlace(Side? Side = null, IReadOnlyList<int>? Joints = null, IReadOnlyList<int>? Links = null)
 {
     /// <summary>Whether it is at the lugs.</summary>
@@ -81,13 +98,16 @@ public sealed record BenchPlace(Side? Side = null, IReadOnlyList<int>? Joints = 
     public bool AtClasp { get; init; }
 }
 
-/// <summary>One step of the bench work.</summary>
-/// <param name="Key">A name that stays the same while the plan does, so that a tick finds its step again.</param>
-/// <param name="Part">The part of the work it belongs to.</param>
-/// <param name="Kind">What it does.</param>
-/// <param name="What">What is done, in a sentence that can be read aloud.</param>
-public sealed record BenchStep(string Key, BenchPart Part, StepKind Kind, string What)
+/// <summary>One step of the bench work: acts, and the words made from them.</summary>
+/// <param name="Key">A name that stays the same while the plan does.</param>
+/// <param name="Row">The row of the table it is of.</param>
+/// <param name="Round">Which time round, 1 first; a round ends with a try-on.</param>
+/// <param name="Acts">What a hand does; none for a plain word of caution.</param>
+public sealed record BenchStep(string Key, StepRow Row, int Round, IReadOnlyList<Act> Acts)
 {
+    /// <summary>What is done, in a sentence that can be read aloud.</summary>
+    public string Says { get; init; } = "";
+
     /// <summary>Where it is worked; null where nowhere in particular.</summary>
     public BenchPlace? Where { get; init; }
 
@@ -103,28 +123,31 @@ public sealed record BenchStep(string Key, BenchPart Part, StepKind Kind, string
     /// <summary>The caution that belongs to this step; null where none does.</summary>
     public string? Caution { get; init; }
 
-    /// <summary>Parts that go from place to place with it.</summary>
-    public IReadOnlyList<TrayMove> Moves { get; init; } = [];
-
     /// <summary>Minutes it takes (house figure), until the shop's own are known.</summary>
-    public double Minutes { get; init; } = UsualMinutes(StepKind.Protect);
+    public double Minutes { get; init; } = 1;
+
+    /// <summary>Whether it is a plain word, without an act.</summary>
+    public bool IsWord => Acts.Count == 0;
 
     /// <summary>Whether it may be left out with a reason. Work on links and bars may not: the plan would not be true.</summary>
-    public bool MayBeSkipped => Kind is StepKind.TryOn or StepKind.Check || Kind == StepKind.Protect && Moves.Count == 0;
+    public bool MayBeSkipped => IsWord || Row is StepRow.TryOn or StepRow.Check or StepRow.Clean;
 
-    /// <summary>Minutes a step of a kind takes, before the shop has its own figures (house rule).</summary>
-    public static double UsualMinutes(StepKind kind) => kind switch
+    /// <summary>Minutes a step takes, before the shop has its own figures (house rule).</summary>
+    public static double UsualMinutes(StepRow row) => row switch
     {
-        StepKind.Protect => 1,
-        StepKind.Consent => 1,
-        StepKind.Extra => 10,
-        StepKind.Bars => 2.5,
-        StepKind.Clasp => 2,
-        StepKind.OpenJoint => 2,
-        StepKind.CloseJoint => 2,
-        StepKind.TryOn => 3,
-        StepKind.Set => 1.5,
-        StepKind.Check => 0.5,
-        _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "Not a kind of step."),
+        StepRow.Unbuckle or StepRow.Shut or StepRow.Check or StepRow.Wipe => 0.5,
+        StepRow.Open or StepRow.Join or StepRow.OpenToGauge or StepRow.ClaspOff or StepRow.ClaspOn => 2,
+        StepRow.OldBandOff or StepRow.HeadOff or StepRow.Lugs or StepRow.Bars => 2,
+        StepRow.TryOn => 3,
+        StepRow.Prepare => 10,
+        StepRow.Set => 1.5,
+        _ => 1,
     };
 }
+
+/// <summary>A step that was done, or left out with a reason.</summary>
+/// <param name="Key">Its name.</param>
+/// <param name="Row">The row it was of.</param>
+/// <param name="Round">The round it was worked in.</param>
+/// <param name="Acts">What was done; none of one that was left out.</param>
+public sealed record DoneStep(string Key, StepRow Row, int Round, IReadOnlyList<Act> Acts);

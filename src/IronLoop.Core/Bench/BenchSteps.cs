@@ -1,447 +1,513 @@
-using System.Globalization;
 using IronLoop.Core.Fitting;
-using IronLoop.Core.Matching;
-using IronLoop.Core.Measuring;
-using IronLoop.Core.Tray;
+using IronLoop.Core.Joints;
 
 namespace IronLoop.Core.Bench;
 
 /// <summary>
-/// The steps of a job, in the order they are worked: protect, take apart, one side, try on, the other side, clasp,
-/// micro-adjust, mount, check.
+/// The steps that are left: round by round, the difference from how it lies to the next target, row by row of one table. Planned
+/// again without a change the same steps come out.
 /// </summary>
-public static class BenchSteps
+public sealed class BenchSteps
 {
-    /// <summary>The key of the step that waits for the owner's written consent.</summary>
-    public const string Consent = "consent";
+    private readonly BenchFacts _facts;
+    private readonly BenchPlan _plan;
+    private readonly Worked _now;
+    private readonly HashSet<string> _done;
+    private readonly List<BenchStep> _steps = [];
+    private readonly StepWords _words;
+    private Target _target;
+    private bool _isFinishing;
 
-    /// <summary>The key of the try-on.</summary>
-    public const string TryOn = "try-on";
-
-    /// <summary>The steps of a job.</summary>
-    /// <returns>None for a bracelet while what joins its links is not known.</returns>
-    public static IReadOnlyList<BenchStep> Of(BenchFacts facts)
+    private BenchSteps(BenchFacts facts, BenchPlan plan, Worked now, IEnumerable<string> done)
     {
-        var steps = facts.Band switch
-        {
-            { Links: not null } => facts.Setup.Fastener is null ? [] : facts.Round > 1 ? AgainBracelet(facts) : Bracelet(facts),
-            { OnePiece: not null } => PullThrough(facts),
-            { Mesh: { } mesh } => Mesh(facts, mesh),
-            _ => Strap(facts),
-        };
-        return facts.Round == 1 ? [.. steps] : [.. steps.Select(s => s with { Key = $"r{facts.Round}-{s.Key}" })];
+        (_facts, _plan, _now, _done, _target) = (facts, plan, now, [.. done], plan.Targets[^1]);
+        _words = new StepWords(facts, plan);
     }
 
-    /// <summary>The small parts as the work begins: what is in the watch and its band, and what came loose.</summary>
-    public static IReadOnlyList<(string Part, TrayPlace Place, int Count)> Opening(BenchFacts facts)
+    /// <summary>The steps that are left after those done.</summary>
+    public static IReadOnlyList<BenchStep> Left(BenchFacts facts, BenchPlan plan, IReadOnlyList<DoneStep> done)
     {
-        var opening = new List<(string, TrayPlace, int)>();
-        if (LugSteps.Holders(facts) is { } holders)
-            opening.Add((holders.Part, TrayPlace.Watch, holders.Count));
-        if (facts.Band is not { Links: { } links } band || facts.Setup.Fastener is not { } fastener)
-            return opening;
-        foreach (var side in (Side[])[Side.Twelve, Side.Six])
+        var now = Worked.Of(plan.From);
+        var round = 1;
+        foreach (var step in done)
         {
-            foreach (var kind in links.On(side).GroupBy(l => l.KindOn(side)))
-                opening.Add((SideSteps.LinksOf(kind.Key), TrayPlace.Watch, kind.Count()));
-            opening.AddRange(FastenerWork.PartsOf(fastener).Select(p => (p.Part, TrayPlace.Watch, links.On(side).Count * p.Count)));
+            if (step.Round != round)
+                now.BeginRound();
+            round = step.Round;
+            foreach (var act in step.Acts)
+                now.Do(act);
         }
-        opening.Add((SideSteps.ClaspHolders(facts), TrayPlace.Watch, 2));
-        if (facts.OtherClasp is { } clasps)
-            opening.Add((OldClasp(clasps.Old), TrayPlace.Watch, 1));
-        // A loose link comes with what joins it; those taken from stock come in with their step.
-        foreach (var spare in band.Spares.GroupBy(s => s.Kind))
-        {
-            var count = spare.Sum(s => s.Count) - facts.FromStock.Where(s => s.Kind == spare.Key).Sum(s => s.Count);
-            if (count <= 0)
-                continue;
-            opening.Add((SideSteps.LinksOf(spare.Key), TrayPlace.Tray, count));
-            opening.AddRange(FastenerWork.PartsOf(fastener).Select(p => (p.Part, TrayPlace.Tray, count * p.Count)));
-        }
-        return opening;
+        if (plan.Before.Rounds >= round && done.Count > 0)
+            now.BeginRound();
+        var steps = new BenchSteps(facts, plan, now, done.Select(d => d.Key));
+        steps.Plan();
+        return steps._steps;
     }
 
     /// <summary>
-    /// Whether a step may be done or taken back: steps are worked in order, so that the second side is never opened
-    /// before the try-on.
+    /// Whether a step may be done or taken back: steps are worked in order, so that the second side is never opened before the try-on.
     /// </summary>
     /// <returns>Null when it may; else why not.</returns>
-    public static string? WhyNot(IReadOnlyList<BenchStep> steps, IReadOnlySet<string> done, string key, bool tick)
+    public static string? WhyNot(IReadOnlyList<BenchStep> left, IReadOnlyList<DoneStep> done, string key, bool tick)
     {
-        var at = steps.ToList().FindIndex(s => s.Key == key);
-        if (at < 0)
-            return "There is no such step in this plan.";
-        if (tick && done.Contains(key))
-            return "That step is done already.";
-        if (!tick && !done.Contains(key))
-            return "That step is not done yet.";
-        if (tick && steps.Take(at).FirstOrDefault(s => !done.Contains(s.Key)) is { } earlier)
-            return $"First: {earlier.What}";
-        if (!tick && steps.Skip(at + 1).FirstOrDefault(s => done.Contains(s.Key)) is { } later)
-            return $"Take back first: {later.What}";
-        return null;
+        if (tick)
+        {
+            return left.Count > 0 && left[0].Key == key ? null
+                : done.Any(d => d.Key == key) ? "That step is done already."
+                : left.Any(s => s.Key == key) ? $"First: {left[0].Says}"
+                : "There is no such step in this plan.";
+        }
+        return done.Count > 0 && done[^1].Key == key ? null
+            : done.Any(d => d.Key == key) ? "Take back first what was done after it."
+            : "That step is not done yet.";
+    }
+
+    private Stand Stand => _now.Stand;
+
+    /// <summary>A round ends with its try-on; what comes after the last one belongs to that.</summary>
+    private int Round => _plan.Before.Rounds + (_isFinishing ? Math.Max(1, _now.TryOns - _plan.Before.TryOns) : _now.TryOns - _plan.Before.TryOns + 1);
+
+    private void Plan()
+    {
+        var reached = _now.TryOns - _plan.Before.TryOns;
+        if (reached == 0)
+            Begin();
+        for (var i = Math.Min(reached, _plan.Targets.Count); i < _plan.Targets.Count; i++)
+        {
+            _target = _plan.Targets[i];
+            Work(isLast: i == _plan.Targets.Count - 1);
+        }
+        _target = _plan.Targets[^1];
+        Finish();
+    }
+
+    private void Begin()
+    {
+        _target = _plan.Targets[0];
+        if (_done.Count == 0 && _plan.Targets.Any(Differs))
+            Word(StepRow.Protect, "protect");
+        LookAt();
+        if (_plan.OpenFirst.Any(id => Stand.Joint(id) is { Closed: true }))
+        {
+            Unbuckle();
+            foreach (var id in _plan.OpenFirst.Where(id => Stand.Joint(id) is { Closed: true } && !_now.WasOpenedThisRound(id)))
+                Add(StepRow.OpenToGauge, id, new Act.Open(id));
+        }
+        Fetch();
+        Consent();
+    }
+
+    private void Work(bool isLast)
+    {
+        Unbuckle();
+        HeadOff();
+        OldBandOff();
+        if (Closing().Any(IsAtLugs) && !_now.HasCleaned(Stand.Head!.Id))
+            Add(StepRow.Clean, "lugs", new Act.Clean(Stand.Head!.Id));
+        InTheTray();
+        Prepare();
+        Part();
+        ClaspOff();
+        Prepare();
+        Sides();
+        ClaspOn();
+        Lay();
+        AtTheLugs();
+        Set();
+        Shut();
+        if (isLast)
+            Word(StepRow.Wipe, "wipe");
+        if (_target.TryOn is { } final)
+            Add(StepRow.TryOn, final ? "final" : "between", new Act.TryOn(final));
+    }
+
+    private void Finish()
+    {
+        _isFinishing = true;
+        foreach (var group in _now.Changed.GroupBy(j => StepWords.GroupOf(Stand, j)).OrderBy(g => g.Key).ToList())
+            Add(StepRow.Check, $"{group.Key}", [.. group.Select(j => new Act.Check(j.Id))]);
+        foreach (var lent in Stand.Things.Where(t => t.Place == Place.Loan).ToList())
+            Add(StepRow.GiveBack, lent.Id, new Act.GiveBack(lent.Id));
+        var left = Components(Stand.Things.Where(t => t.Place == Place.Tray).Select(t => t.Id));
+        foreach (var group in left.GroupBy(c => (_plan.To[c[0]].Place, Fits: SetOf(c[0]))).OrderBy(g => g.Key.Place).ThenBy(g => g.Key.Fits, StringComparer.Ordinal).ToList())
+            Add(StepRow.PutAway, $"{group.Key.Place}-{group.Key.Fits}", [.. group.Select(c => new Act.Move(c[0], [.. c.Skip(1)], group.Key.Place))]);
+    }
+
+    /// <summary>What is bagged together: by the band it fits; a clasp that was replaced with what held it, so that it can be put back.</summary>
+    private string SetOf(string thing)
+    {
+        var fits = Stand[thing].Fits ?? "";
+        var closure = _plan.From.Closure(fits)?.Id;
+        return closure is not null && !Stand.Is(closure, Place.Watch) && (thing == closure || _plan.From.Joints.Any(j => j.Joins(closure) && j.Parts.Contains(thing)))
+            ? $"{fits}-clasp" : fits;
+    }
+
+    private void LookAt()
+    {
+        var joints = _plan.Targets.SelectMany(t => { _target = t; return Opening().ToList(); })
+            .Concat(Stand.Joints.Where(j => _facts.Setup.HeadOff && IsAtLugs(j) || _plan.OpenFirst.Contains(j.Id) || _plan.Targets.Any(t => t.PartFirst == j.Id))).Distinct()
+            .Where(j => j.Fastener == Fastener.NotLookedAt && !_now.HasLooked(j.Id)).ToList();
+        _target = _plan.Targets[0];
+        if (joints.Count > 0)
+            Add(StepRow.Look, "joints", [.. joints.Select(j => new Act.Look(j.Id))]);
+    }
+
+    private void Fetch()
+    {
+        var wanted = Stand.Things.Where(t => t.Place == Place.Drawer && _plan.To[t.Id].Place != Place.Drawer || t.Place == Place.Bag && _plan.To[t.Id].Place is Place.Watch or Place.Drawer);
+        // What a loose link brings comes out of the bag with it.
+        var withOwn = wanted.Select(t => t.Id).ToList();
+        foreach (var group in Components(withOwn).GroupBy(c => (Stand[c[0]].Place, Stand[c[0]].Drawer)).OrderBy(g => g.Key.Place).ThenBy(g => g.Key.Drawer, StringComparer.Ordinal).ToList())
+            Add(StepRow.Fetch, $"{group.Key.Place}-{group.First()[0]}", [.. group.Select(c => new Act.Move(c[0], [.. c.Skip(1)], Place.Tray))]);
+    }
+
+    private void Consent()
+    {
+        var asked = _plan.Prepare.Where(p => p.Piece.Irreversible && !_now.HasConsent(p.Thing, p.Piece.What)).Select(p => (Act)new Act.Consent(p.Thing, p.Piece.What)).Distinct().ToList();
+        if (asked.Count > 0)
+            Add(StepRow.Consent, "owner", [.. asked]);
+    }
+
+    /// <summary>What is shut by hand is opened before anything that hangs on it, and to be shut elsewhere.</summary>
+    private void Unbuckle()
+    {
+        var opening = Opening().ToList();
+        foreach (var hand in Stand.Joints.Where(j => j is { Closed: true, Fastener: Fastener.ByHand } && !IsSlide(j) && Stand.Is(j.A, Place.Watch)).ToList())
+        {
+            var hangs = Stand.Hanging(hand.A);
+            if (opening.Contains(hand) || opening.Any(j => !j.Fastener.IsByHand() && (hangs.Contains(j.A) || hangs.Contains(j.B))))
+                Add(StepRow.Unbuckle, hand.Id, new Act.Open(hand.Id));
+        }
+    }
+
+    private void HeadOff()
+    {
+        if (!_facts.Setup.HeadOff || Stand.Lug(Side.Twelve) is not { Opens: true } twelve || Stand.Lug(Side.Six) is not { Opens: true } six || !twelve.Fastener.Opens() || !six.Fastener.Opens())
+            return;
+        if (twelve.Closed && six.Closed && !_now.WasOpenedThisRound(twelve.Id) && Opening().Any(j => !IsAtLugs(j) && !j.Fastener.IsByHand()))
+            Add(StepRow.HeadOff, twelve.Id, new Act.Open(twelve.Id));
+        if (_now.WasOpenedThisRound(twelve.Id) && !_now.WasOpenedThisRound(six.Id) && six.Closed)
+            Add(StepRow.HeadOff, six.Id, new Act.Open(six.Id), new Act.Remove(Stand.Head!.Id, []));
+    }
+
+    private void OldBandOff()
+    {
+        var round = Opening().Where(IsRoundABar).ToList();
+        if (round.Count > 0)
+            AddWithFreed(StepRow.OldBandOff, "band", [.. round.Select(j => (Act)new Act.Open(j.Id))]);
+        foreach (var lug in Opening().Where(j => IsAtLugs(j) && !IsRoundABar(j)).OrderBy(j => j.Side).ToList())
+            AddWithFreed(StepRow.OldBandOff, lug.Id, new Act.Open(lug.Id));
+        // A band that lies there free, as after a begun bench.
+        foreach (var free in Freed(Stand))
+            Add(StepRow.OldBandOff, free[0], new Act.Remove(free[0], [.. free.Skip(1)]));
+    }
+
+    /// <summary>A buckle or clasp that goes to another band is taken off the old one in the tray.</summary>
+    private void InTheTray()
+    {
+        foreach (var joint in Opening().Where(j => Stand.Is(j.A, Place.Tray) && Stand[j.A].Fits == FromTheWatch.Old).ToList())
+            Add(StepRow.InTheTray, joint.Id, new Act.Open(joint.Id));
+    }
+
+    /// <summary>What can be made ready now: what is not held where it is worked.</summary>
+    private void Prepare()
+    {
+        foreach (var prepare in _plan.Prepare.Where(p => !Stand[p.Thing].Made.Contains(p.Piece.What)).ToList())
+        {
+            // A clasp's ends wait until the old clasp is off.
+            if (prepare.Piece.At == PreparedAt.ClaspEnds && ComesOff().Count > 0)
+                continue;
+            var isInTray = Stand.Is(prepare.Thing, Place.Tray);
+            if (prepare.Joint is { } at && Stand.Joint(at) is { Closed: true } closed && (closed.Joins(prepare.Thing) || !isInTray) || prepare.Joint is null && !isInTray)
+                continue;
+            var act = new Act.Prepare(prepare.Thing, prepare.Piece.What, prepare.Joint, prepare.Piece.Irreversible);
+            if (Stand[prepare.Thing].Place is not (Place.Tray or Place.Watch))
+                continue;
+            Act[] acts = prepare.Piece.Irreversible ? [new Act.OfferUp(prepare.Thing), act, new Act.OfferUp(prepare.Thing)] : [act];
+            Add(StepRow.Prepare, $"{prepare.Piece.What}-{prepare.Thing}", acts);
+        }
+    }
+
+    /// <summary>The band is parted at the micro-adjust before a link is freed at the fold, or to lie flat.</summary>
+    private void Part()
+    {
+        if (_target.PartFirst is { } id && Stand.Joint(id) is { Closed: true } && !_now.WasOpenedThisRound(id) && Opening().Any(j => !IsAtLugs(j) && !j.Fastener.IsByHand()))
+            Add(StepRow.Open, id, new Act.Open(id));
+    }
+
+    /// <summary>The clasps that come off: by the target nothing is joined to them.</summary>
+    private List<Thing> ComesOff() =>
+    [
+        .. Stand.Things.Where(t => t.IsClosure && t.Place is Place.Watch or Place.Tray && t.Fits != FromTheWatch.Old
+            && !_target.To.Joints.Any(j => j.Closed && j.Joins(t.Id)) && (t.Place == Place.Watch || Stand.Joints.Any(j => j.Closed && j.Joins(t.Id)))),
+    ];
+
+    private void ClaspOff()
+    {
+        foreach (var closure in ComesOff())
+        {
+            var held = Stand.Joints.Where(j => j.Closed && j.Joins(closure.Id)).OrderByDescending(j => j.Position is not null).ToList();
+            // Its joints may be open already, to be gauged.
+            if (held.Count == 0)
+                Add(StepRow.ClaspOff, closure.Id, new Act.Remove(closure.Id, []));
+            foreach (var joint in held)
+                Add(StepRow.ClaspOff, joint.Id, joint == held[^1] && closure.Place == Place.Watch ? [new Act.Open(joint.Id), new Act.Remove(closure.Id, [])] : [new Act.Open(joint.Id)]);
+        }
+    }
+
+    /// <summary>The links of both sides: on each, what can be closed is closed before the next joint is opened.</summary>
+    private void Sides()
+    {
+        var (first, other) = (_target.First, PlanWords.Other(_target.First));
+        while (CloseNext(first) || OpenNext(first) || CloseNext(other) || OpenNext(other))
+        {
+        }
+    }
+
+    private bool CloseNext(Side side)
+    {
+        var joint = InOrder(Closing().Where(j => j.Side == side && !IsAtLugs(j) && !j.Fastener.IsByHand() && j.Id != _target.PartFirst && !IsOfTheClasp(j)))
+            .FirstOrDefault(CanClose);
+        if (joint is null)
+            return false;
+        Join(StepRow.Join, joint);
+        return true;
+    }
+
+    private bool OpenNext(Side side)
+    {
+        var joint = InOrder(Opening().Where(j => j.Side == side && !IsAtLugs(j) && !j.Fastener.IsByHand() && j.Id != _target.PartFirst))
+            // A bar that only goes to another hole is drawn when all else is done.
+            .OrderBy(j => _target.To.Joint(j.Id) is { Closed: true } to && j.IsMadeAs(to)).ThenByDescending(IsAtClosure).FirstOrDefault();
+        if (joint is null)
+            return false;
+        AddWithFreed(StepRow.Open, joint.Id, new Act.Open(joint.Id));
+        Prepare();
+        return true;
+    }
+
+    private void ClaspOn()
+    {
+        foreach (var joint in Closing().Where(j => IsAtClosure(j) && !j.Fastener.IsByHand()).OrderBy(j => j.Position is not null).ToList())
+            Join(StepRow.ClaspOn, joint);
+        foreach (var slide in Closing().Where(IsSlide).ToList())
+            Join(StepRow.ClaspOn, slide);
+    }
+
+    private void Lay()
+    {
+        var laid = Components(Stand.Things.Where(t => t.Place == Place.Tray && _target.To.Is(t.Id, Place.Watch) && !t.IsPart && t.Kind != ThingKind.Head && !t.IsClosure
+            && !_target.To.Joints.Any(j => j.Closed && j.Parts.Contains(t.Id))).Select(t => t.Id));
+        if (laid.Count > 0)
+            Add(StepRow.Lay, laid[0][0], [.. laid.Select(c => new Act.Lay(c[0], [.. c.Skip(1)]))]);
+    }
+
+    private void AtTheLugs()
+    {
+        foreach (var bar in Closing().Where(j => IsAtLugs(j) && !IsRoundABar(j) && Stand[j.B].Kind == ThingKind.Bar).OrderBy(j => j.Side).ToList())
+            Join(StepRow.Bars, bar);
+        var isReversed = _facts.Way is PullThroughWay.ReversedDouble or PullThroughWay.ReversedSingle;
+        foreach (var round in Closing().Where(IsRoundABar).OrderBy(j => j.Side == Side.Six != isReversed).ToList())
+            Join(StepRow.Thread, round);
+        foreach (var lug in Closing().Where(j => IsAtLugs(j) && !IsRoundABar(j)).OrderBy(j => j.Side).ToList())
+            Join(StepRow.Lugs, lug);
+    }
+
+    private void Set()
+    {
+        foreach (var joint in Stand.Joints.Where(j => j.Closed && _target.To.Joint(j.Id) is { Closed: true, Position: { } wanted } to && j.Position != wanted && j.IsMadeAs(to)).ToList())
+        {
+            var adjust = new Act.Adjust(joint.Id, _target.To.Joint(joint.Id)!.Position!.Value);
+            Add(StepRow.Set, joint.Id, joint.Fastener.IsByHand() ? [adjust] : [adjust, new Act.Check(joint.Id)]);
+        }
+    }
+
+    private void Shut()
+    {
+        foreach (var hand in Closing().Where(j => j.Fastener == Fastener.ByHand).ToList())
+            Join(StepRow.Shut, hand);
+    }
+
+    /// <summary>Closes a joint; what lies in the tray and goes to what is in the watch is laid first. It is checked as it is closed.</summary>
+    private void Join(StepRow row, Joint joint)
+    {
+        var acts = new List<Act>();
+        var inWatch = Stand.Is(joint.A, Place.Watch) || Stand.Is(joint.B, Place.Watch);
+        foreach (var end in (string[])[joint.A, joint.B])
+        {
+            if (inWatch && Stand.Is(end, Place.Tray))
+            {
+                var whole = Stand.Hanging(end);
+                acts.Add(new Act.Lay(end, [.. whole.Skip(1)]));
+            }
+        }
+        if (IsStranger(joint))
+            acts.Add(new Act.OfferUp(Stand.Is(joint.A, Place.Tray) ? joint.A : joint.B));
+        acts.Add(new Act.Close(joint.Id, joint.A, joint.B, joint.Parts, joint.Fastener, joint.Side, joint.Position));
+        if (!joint.Fastener.IsByHand())
+            acts.Add(new Act.Check(joint.Id));
+        Add(row, joint.Id, [.. acts]);
+    }
+
+    /// <summary>Whether two ends meet that were not joined to their likes when the watch came in: they are offered up first.</summary>
+    private bool IsStranger(Joint joint)
+    {
+        if (!IsInARow(joint))
+            return false;
+        var (a, b) = (Stand[joint.A], Stand[joint.B]);
+        // An end that was held by another fastener may have another bore.
+        if (IsAtClosure(joint) && _plan.From.Joints.Any(j => j.A == joint.A && j.Fastener != joint.Fastener))
+            return true;
+        bool Alike(string x, Thing y) => _plan.From.Find(x) is { } thing && thing.Kind == y.Kind && thing.Like == y.Like && thing.Fits == y.Fits;
+        var isKnown = _plan.From.Joints.Any(j => j.Fastener == joint.Fastener && (Alike(j.A, a) && Alike(j.B, b) || Alike(j.A, b) && Alike(j.B, a)));
+        return !isKnown && !(a.Kind == b.Kind && a.Like == b.Like);
+    }
+
+    /// <summary>The joints that are closed now and have to be opened on the way to the target.</summary>
+    private IEnumerable<Joint> Opening() => Stand.Joints.Where(j => j.Closed && Wants(j));
+
+    private bool Wants(Joint joint)
+    {
+        if (_target.To.Joint(joint.Id) is not { Closed: true } to)
+            return true;
+        if (!joint.IsMadeAs(to))
+            return true;
+        if (joint.Position == to.Position)
+            return false;
+        return joint.Fastener == Fastener.ByHand ? !IsSlide(joint) : _facts.Setup.Micro == MicroSchool.BarRightOut && !IsSlideClasp;
+    }
+
+    private bool IsSlideClasp => _facts.Band.Clasp is { Positions: > LinkWork.SlideFrom };
+
+    /// <summary>The joints that the target has closed and that are open now.</summary>
+    private IEnumerable<Joint> Closing() => _target.To.Joints.Where(j => j.Closed && Stand.Joint(j.Id) is not { Closed: true } && _target.To.Is(j.A, Place.Watch));
+
+    /// <summary>All that is to be done on the way to the target.</summary>
+    private IEnumerable<Joint> Work() => Opening().Concat(Closing());
+
+    private bool Differs(Target target)
+    {
+        _target = target;
+        var differs = Work().Any() || Stand.Joints.Any(j => j.Closed && target.To.Joint(j.Id) is { Closed: true } to && j.Position != to.Position);
+        _target = _plan.Targets[0];
+        return differs;
+    }
+
+    private bool CanClose(Joint joint)
+    {
+        // What still hangs where it is to be parted from is not joined elsewhere.
+        bool Free(string end) => Stand.Find(end) is { Place: Place.Watch or Place.Tray } thing
+            && Stand.Joints.Count(j => j.Closed && j.Joins(end)) < (thing.Kind == ThingKind.OnePieceBand ? 4 : 2)
+            && !Stand.Joints.Any(j => j.Closed && j.Joins(end) && !(_target.To.Joint(j.Id) is { } to && j.IsMadeAs(to)));
+        return Free(joint.A) && Free(joint.B) && joint.Parts.All(p => Stand.Is(p, Place.Tray));
+    }
+
+    private bool IsAtLugs(Joint joint) => joint.Joins(Stand.Head!.Id) || IsRoundABar(joint);
+
+    private bool IsRoundABar(Joint joint) => !joint.Joins(Stand.Head!.Id) && (Stand.Find(joint.A)?.Kind == ThingKind.Bar || Stand.Find(joint.B)?.Kind == ThingKind.Bar);
+
+    private bool IsAtClosure(Joint joint) => Stand.Find(joint.A)?.IsClosure == true || Stand.Find(joint.B)?.IsClosure == true;
+
+    /// <summary>Whether a joint waits until the clasp goes on: it is another clasp, or both its joints were opened in this round.</summary>
+    private bool IsOfTheClasp(Joint joint) => IsAtClosure(joint)
+        && ((string[])[joint.A, joint.B]).Where(e => Stand[e].IsClosure).Any(c => !_plan.From.Joints.Any(j => j.Id == joint.Id && j.Joins(c))
+            || _target.To.Joints.Where(j => j.Closed && j.Joins(c)).All(j => _now.WasOpenedThisRound(j.Id)));
+
+    private bool IsInARow(Joint joint) => !IsAtLugs(joint) && Stand[joint.A].Kind is ThingKind.Link or ThingKind.EndPiece;
+
+    private bool IsSlide(Joint joint) => joint is { Fastener: Fastener.ByHand, Position: not null } && (Stand[joint.A].Kind == ThingKind.MeshPiece || Stand[joint.B].Kind == ThingKind.MeshPiece);
+
+    private IEnumerable<Joint> InOrder(IEnumerable<Joint> joints) => joints.OrderBy(j => Lies(j.Id)).ThenBy(j => j.Id, StringComparer.Ordinal);
+
+    private int Lies(string joint)
+    {
+        for (var i = 0; i < _target.Order.Count; i++)
+            if (_target.Order[i] == joint)
+                return i;
+        return _target.Order.Count;
+    }
+
+    /// <summary>Things with what hangs on each, every group once.</summary>
+    private List<IReadOnlyList<string>> Components(IEnumerable<string> things)
+    {
+        var seen = new HashSet<string>(StringComparer.Ordinal);
+        var found = new List<IReadOnlyList<string>>();
+        foreach (var thing in things.ToList())
+        {
+            if (seen.Contains(thing))
+                continue;
+            var whole = Stand.Hanging(thing);
+            seen.UnionWith(whole);
+            found.Add(whole);
+        }
+        return found;
     }
 
     /// <summary>
-    /// The side worked first in this round: the usual one where what goes into it is loose by then, else the other, which gives it a link.
+    /// What hangs free in the watch and comes out of it: a band that is off the head, links whose joints are open and that leave or go
+    /// elsewhere, a bare bar that another band is held by.
     /// </summary>
-    /// <returns>Null where each gives the other a link, so that both are done before the try-on.</returns>
-    public static Side? First(BenchFacts facts)
+    private List<IReadOnlyList<string>> Freed(Stand stand)
     {
-        var usual = Usual(facts);
-        return SideSteps.HasItsLinks(facts, usual) ? usual : SideSteps.HasItsLinks(facts, Other(usual)) ? Other(usual) : null;
-    }
-
-    /// <summary>The side usually worked first: the one with more to do, so that the try-on tells most about what is left.</summary>
-    public static Side FirstSide(Arrangement plan) => Changed(plan, Side.Six) > Changed(plan, Side.Twelve) ? Side.Six : Side.Twelve;
-
-    private static IEnumerable<BenchStep> Bracelet(BenchFacts facts)
-    {
-        yield return Protect("Lay the watch on the soft mat, case back toward you. Tape the lugs and the clasp.");
-        yield return Look(facts);
-        foreach (var step in WorkFirst(facts))
-            yield return step;
-        foreach (var step in FromStock(facts))
-            yield return step;
-        if (facts.GoesOn)
+        var freed = new List<IReadOnlyList<string>>();
+        var seen = new HashSet<string>(StringComparer.Ordinal);
+        foreach (var thing in stand.Things.Where(t => t is { Place: Place.Watch, IsClosure: false, Kind: not ThingKind.Head } && (!t.IsPart || t.Kind == ThingKind.Bar)))
         {
-            yield return LugSteps.Off(facts);
-            foreach (var step in WorkAsItGoesOn(facts))
-                yield return step;
-            yield return LugSteps.On(facts, Side.Twelve, "the bracelet’s end, the clasp opening the owner’s way,", BenchPart.TakeApart);
-            yield return LugSteps.On(facts, Side.Six, "the other end", BenchPart.TakeApart);
-        }
-        yield return new BenchStep("open", BenchPart.TakeApart, StepKind.Clasp, facts.ClaspKind == ClaspKind.Butterfly
-            ? "Press both buttons and open the clasp, so that the band lies flat."
-            : "Open the clasp, so that the band lies flat.")
-        {
-            Where = new BenchPlace { AtClasp = true },
-            Minutes = 0.5,
-        };
-        foreach (var step in Sides(facts))
-            yield return step;
-        foreach (var step in Finish(facts))
-            yield return step;
-    }
-
-    /// <summary>One more round after a try-on that changed the plan: what the first side still wants, and the rest.</summary>
-    private static IEnumerable<BenchStep> AgainBracelet(BenchFacts facts)
-    {
-        var steps = First(facts) is { } first && !SideSteps.HasWork(facts, first) ? SideSteps.Of(facts, Other(first), BenchPart.SecondSide) : Sides(facts);
-        return steps.Concat(Finish(facts));
-    }
-
-    private static IEnumerable<BenchStep> Sides(BenchFacts facts)
-    {
-        if (First(facts) is not { } first)
-            return BothSides(facts, Usual(facts));
-        return SideSteps.Of(facts, first, BenchPart.FirstSide).Append(TryOnStep(facts, bothDone: false)).Concat(SideSteps.Of(facts, Other(first), BenchPart.SecondSide));
-    }
-
-    /// <summary>Each side gives the other a link: what the one gives comes out, the other is done, then the one.</summary>
-    private static IEnumerable<BenchStep> BothSides(BenchFacts facts, Side one) =>
-        SideSteps.Outs(facts, one, BenchPart.FirstSide)
-            .Concat(SideSteps.Of(facts, Other(one), BenchPart.FirstSide))
-            .Concat(SideSteps.Ins(facts, one, BenchPart.FirstSide))
-            .Append(TryOnStep(facts, bothDone: true));
-
-    private static Side Usual(BenchFacts facts) => facts.FirstSide ?? FirstSide(facts.Plan);
-
-    private static BenchStep TryOnStep(BenchFacts facts, bool bothDone)
-    {
-        var clasp = facts.OtherClaspAdds == Length.Zero ? ""
-            : $" The old clasp is still on it; with the other the loop is {facts.OtherClaspAdds.Abs().ToTenths()} {(facts.OtherClaspAdds > Length.Zero ? "longer" : "shorter")}.";
-        return new BenchStep(TryOn, BenchPart.TryOn, StepKind.TryOn,
-            $"Close the clasp and try it on the owner’s wrist. Judge the surplus, look where the clasp sits.{clasp} {(bothDone ? "Both sides had to be opened, since each gives the other a link." : "The second side stays closed until this is done.")}")
-        {
-            Where = new BenchPlace { AtClasp = true },
-            Minutes = BenchStep.UsualMinutes(StepKind.TryOn),
-        };
-    }
-
-    private static IEnumerable<BenchStep> Finish(BenchFacts facts)
-    {
-        foreach (var step in ClaspSteps(facts))
-            yield return step;
-        if (facts.Band.Clasp is { Positions: > 1 } clasp)
-            yield return Micro(facts, clasp);
-        yield return new BenchStep("seat", BenchPart.Mount, StepKind.Bars,
-            $"Clean between the lugs. {(LugSteps.Holders(facts) is null ? "Pull at both ends" : "See that both bars are home, then pull at both ends")}; the bracelet is the right way up, the clasp opens the owner’s way.")
-        {
-            Where = new BenchPlace { AtLugs = true },
-            Minutes = BenchStep.UsualMinutes(StepKind.Bars),
-        };
-        foreach (var step in Checks(facts))
-            yield return step;
-    }
-
-    private static BenchStep Micro(BenchFacts facts, BraceletClasp clasp)
-    {
-        var (to, now) = (facts.Plan.Position, facts.Before?.Position ?? clasp.Position);
-        if (to == now)
-        {
-            return new BenchStep("micro", BenchPart.MicroAdjust, StepKind.Set, $"Leave the micro-adjust in position {Number(to + 1)} of {Number(clasp.Positions)}, counted from the tight end.")
-            {
-                Where = new BenchPlace { AtClasp = true },
-                Minutes = 0.2,
-            };
-        }
-        var holes = Math.Abs(to - now);
-        var how = clasp.Positions > 16
-            ? "Slide it there and let it lock."
-            : facts.Setup.Micro == MicroSchool.TipByTip
-                ? $"Press one tip of its bar with a fine point and shift it, then the other: {(holes == 1 ? "one hole" : $"{Number(holes)} holes, hole by hole")}; the bar never leaves."
-                : "Take its bar right out, a finger over the end, and seat it anew; both tips click.";
-        return new BenchStep("micro", BenchPart.MicroAdjust, StepKind.Set,
-            $"Move the micro-adjust from position {Number(now + 1)} to {Number(to + 1)} of {Number(clasp.Positions)}, counted from the tight end. {how}")
-        {
-            Where = new BenchPlace { AtClasp = true },
-            Tool = clasp.Positions > 16 ? "" : "fine point",
-            FallsOut = clasp.Positions > 16 ? null : "the bar, which springs",
-            Caution = clasp.Positions > 16 ? null : PieceOfWork.Bars,
-            Minutes = BenchStep.UsualMinutes(StepKind.Set),
-        };
-    }
-
-    private static IEnumerable<BenchStep> Strap(BenchFacts facts)
-    {
-        yield return Protect("Lay the watch on the soft mat, case back toward you. Tape the lugs.");
-        foreach (var step in WorkFirst(facts))
-            yield return step;
-        yield return LugSteps.Off(facts);
-        foreach (var step in Works(facts.ClaspWork, "clasp", BenchPart.Clasp, new BenchPlace { AtClasp = true }))
-            yield return step;
-        foreach (var step in WorkAsItGoesOn(facts))
-            yield return step;
-        yield return LugSteps.On(facts, Side.Twelve, "the buckle piece, obeying any 12 on its back,", BenchPart.Mount);
-        yield return LugSteps.On(facts, Side.Six, "the tail piece", BenchPart.Mount);
-        yield return new BenchStep(TryOn, BenchPart.TryOn, StepKind.TryOn,
-            $"Close it in hole {Hole(facts)} of {Number(facts.Holed!.Holes)}, counted from the tight end, on the owner’s wrist, and judge the ease.")
-        {
-            Where = new BenchPlace { AtClasp = true },
-            Minutes = BenchStep.UsualMinutes(StepKind.TryOn),
-        };
-        foreach (var step in Checks(facts))
-            yield return step;
-    }
-
-    private static IEnumerable<BenchStep> PullThrough(BenchFacts facts)
-    {
-        var isReversed = facts.Way is PullThroughWay.ReversedDouble or PullThroughWay.ReversedSingle;
-        var (first, second) = isReversed ? (Side.Six, Side.Twelve) : (Side.Twelve, Side.Six);
-        yield return Protect("Lay the watch on the soft mat, case back toward you. Tape the lugs.");
-        foreach (var step in WorkFirst(facts))
-            yield return step;
-        yield return LugSteps.Off(facts);
-        if (LugSteps.Holders(facts) is { } bars)
-        {
-            yield return new BenchStep("bars", BenchPart.Mount, StepKind.Bars,
-                facts.Attachment == Attachment.ScrewBar
-                    ? "Both of the watch’s own bars into the bare head, screws home; pull at both."
-                    : "Both bars into the bare head; listen for each click and pull at both. If the old bars left with the old band, take two from stock.")
-            {
-                Tool = facts.Attachment == Attachment.ScrewBar ? "two fitting screwdrivers" : facts.Attachment == Attachment.SpringBarDrilled ? "fine point" : "fine fork",
-                FallsOut = $"the {bars.Part}",
-                Moves = LugSteps.BackIn(facts, 1),
-                Caution = facts.Attachment == Attachment.ScrewBar ? FastenerWork.NeverForce : PieceOfWork.Bars,
-                Where = new BenchPlace { AtLugs = true },
-                Minutes = 2 * BenchStep.UsualMinutes(StepKind.Bars),
-            };
-        }
-        yield return new BenchStep("thread", BenchPart.Mount, StepKind.Bars, $"The buckle end lies on the {PlanWords.Name(first)} side. Thread the band down past the bar there and under the case.")
-        {
-            Where = new BenchPlace(first) { AtLugs = true },
-            Minutes = 1,
-        };
-        yield return new BenchStep("close", BenchPart.Mount, StepKind.Bars, OnePieceBand.Layers(facts.Way) == 2
-            ? $"Up past the bar on the {PlanWords.Name(second)} side and back through the loop of the under-flap: two layers lie under the case."
-            : $"Up past the bar on the {PlanWords.Name(second)} side; the under-flap stays beside it, and the hand goes between: one layer lies under the case.")
-        {
-            Where = new BenchPlace(second) { AtLugs = true },
-            Minutes = 1,
-        };
-        yield return new BenchStep(TryOn, BenchPart.TryOn, StepKind.TryOn,
-            $"Slide the head to its middle, then close it in hole {Hole(facts)} of {Number(facts.Holed!.Holes)}, counted from the tight end. New textile gives: start snug, one tighter left.")
-        {
-            Where = new BenchPlace { AtClasp = true },
-            Minutes = BenchStep.UsualMinutes(StepKind.TryOn),
-        };
-        foreach (var step in Checks(facts))
-            yield return step;
-    }
-
-    private static IEnumerable<BenchStep> Mesh(BenchFacts facts, MeshBand mesh)
-    {
-        yield return Protect("Lay the watch on the soft mat, case back toward you. Tape the lugs.");
-        foreach (var step in WorkFirst(facts))
-            yield return step;
-        yield return LugSteps.Off(facts);
-        foreach (var step in Works(facts.ClaspWork, "clasp", BenchPart.Clasp, new BenchPlace { AtClasp = true }))
-            yield return step;
-        yield return new BenchStep("lengthen", BenchPart.TakeApart, StepKind.Clasp, "Lift the clasp’s flap near one end, never in its middle, and let the mesh out wide for the try-on.")
-        {
-            Tool = "flat blade",
-            Where = new BenchPlace { AtClasp = true },
-            Minutes = 1,
-        };
-        foreach (var step in WorkAsItGoesOn(facts))
-            yield return step;
-        yield return LugSteps.On(facts, Side.Twelve, "the plain clasp piece", BenchPart.Mount);
-        yield return LugSteps.On(facts, Side.Six, "the long piece", BenchPart.Mount);
-        yield return new BenchStep("set", BenchPart.MicroAdjust, StepKind.Set, mesh.Notches > 0
-            ? $"Set the clasp to notch {Hole(facts)} of {Number(mesh.Notches)}, counted from the tight end; close the flap with something blunt until it snaps."
-            : $"Set the clasp so that the loop measures {facts.Fit!.Length.ToTenths()}; close the flap with something blunt until it snaps.")
-        {
-            Tool = "blunt tool",
-            Where = new BenchPlace { AtClasp = true },
-            Minutes = BenchStep.UsualMinutes(StepKind.Set),
-        };
-        yield return new BenchStep(TryOn, BenchPart.TryOn, StepKind.TryOn, "Inner catch on its bar, press, then the safety cover; judge the ease on the owner’s wrist.")
-        {
-            Where = new BenchPlace { AtClasp = true },
-            Minutes = BenchStep.UsualMinutes(StepKind.TryOn),
-        };
-        foreach (var step in Checks(facts))
-            yield return step;
-    }
-
-    /// <summary>The check list, built from what was done: each point is ticked or left with a note.</summary>
-    private static IEnumerable<BenchStep> Checks(BenchFacts facts)
-    {
-        var isBracelet = facts.Band.Links is not null;
-        if (isBracelet && (SideSteps.HasWork(facts with { Before = null }, Side.Twelve) || SideSteps.HasWork(facts with { Before = null }, Side.Six)))
-        {
-            yield return Check("flush", facts.Setup.Fastener switch
-            {
-                Fastener.Screw or Fastener.ScrewInTube => "Every screw is home and no slot is torn; all heads on one edge.",
-                Fastener.SpringBar => "Every bar between links is seated at both tips.",
-                _ => "Every pin is flush or just below, all arrows on one edge; a fingernail finds no edge.",
-            });
-        }
-        if (LugSteps.Holders(facts) is not null)
-        {
-            yield return Check("clicked", facts.Attachment switch
-            {
-                Attachment.ScrewBar => "Both screwed bars are home.",
-                Attachment.ScrewSlot => "All screws of the slots are home.",
-                Attachment.SpringBarDrilled => "Both tips of each bar are seen in their holes.",
-                _ => "Each bar clicked home; it does not turn out under a thumb.",
-            });
-        }
-        if (facts.Attachment == Attachment.FixedBar)
-            yield return Check("fixed", facts.Band.OnePiece is null ? "Both ends are closed round the fixed bars." : "The band passes under both bars, so that one failing bar does not drop the head.");
-        else if (facts.Band.OnePiece is not null)
-            yield return Check("under", "The band passes under both bars, so that one failing bar does not drop the head.");
-        yield return Check("pull", isBracelet ? "Turn and pull at every joint that was opened, and at both lugs." : "Turn and pull at both ends and at the buckle or clasp.");
-        yield return Check("clasp", facts.Band.Mesh is not null
-            ? "The clasp’s lock resists; catch and cover close and stay closed."
-            : facts.Band.Strap is not null && facts.Fit is { KeepersHold: false }
-                ? "It closes and stays closed; the tail is too short for both keepers: the owner knows."
-                : facts.Band.Strap is not null ? "It closes and stays closed; both keepers hold the tail." : "The clasp closes and stays closed, opened and closed ten times.");
-        yield return Check("centred", isBracelet ? "On the wrist the head sits on top and the clasp below." : "On the wrist the head sits on top.");
-        yield return Check("scratches", facts.Condition.Count == 0
-            ? "No scratch or dent that was not there: none was noted at take-in. Nothing scratches or pinches."
-            : $"No scratch or dent but those noted at take-in: {string.Join("; ", facts.Condition)}. Nothing scratches or pinches.");
-    }
-
-    private static IEnumerable<BenchStep> FromStock(BenchFacts facts)
-    {
-        for (var i = 0; i < facts.FromStock.Count; i++)
-        {
-            var (kind, count, article) = facts.FromStock[i];
-            yield return new BenchStep($"stock-{Number(i + 1)}", BenchPart.TakeApart, StepKind.Protect,
-                $"Take {Number(count)} {(count == 1 ? "link" : "links")} of {kind} from stock, {article}, with what joins {(count == 1 ? "it" : "them")}; into the tray.")
-            {
-                Moves =
-                [
-                    new TrayMove(SideSteps.LinksOf(kind), count, TrayPlace.Stock, TrayPlace.Tray),
-                    .. FastenerWork.PartsOf(facts.Setup.Fastener!.Value).Select(p => new TrayMove(p.Part, count * p.Count, TrayPlace.Stock, TrayPlace.Tray)),
-                ],
-                Minutes = 1,
-            };
-        }
-    }
-
-    /// <summary>The work on the clasp; the old one goes into the tray, or back to stock with a band from stock, the other comes from stock.</summary>
-    private static List<BenchStep> ClaspSteps(BenchFacts facts)
-    {
-        var steps = Works(facts.ClaspWork, "clasp", BenchPart.Clasp, new BenchPlace { AtClasp = true }).ToList();
-        if (facts.OtherClasp is { } clasps && facts.Band.Links is not null && steps.Count > 1)
-        {
-            steps[0] = steps[0] with { Moves = [new TrayMove(OldClasp(clasps.Old), 1, TrayPlace.Watch, facts.GoesOn ? TrayPlace.Stock : TrayPlace.Tray)] };
-            steps[^1] = steps[^1] with { Moves = [new TrayMove($"clasp: {clasps.New}", 1, TrayPlace.Stock, TrayPlace.Watch)] };
-        }
-        return steps;
-    }
-
-    private static string OldClasp(string name) => $"old clasp: {name}";
-
-    private static BenchStep Look(BenchFacts facts)
-    {
-        var fastener = facts.Setup.Fastener!.Value;
-        var edge = facts.Setup.NoArrow ? " Nothing shows a way: note for each joint from which edge the pin went in, crown up or crown down." : "";
-        return new BenchStep("look", BenchPart.Protect, StepKind.Protect, $"Look at the joints, both clasp joints too: {Said(fastener)} here.{edge}")
-        {
-            Minutes = 1,
-        };
-    }
-
-    private static string Said(Fastener fastener) => fastener switch
-    {
-        Fastener.SplitPin => "split pins",
-        Fastener.PinWithTube => "plain pins, each in a tube,",
-        Fastener.Screw => "screws",
-        Fastener.ScrewInTube => "screws from both edges into a threaded tube",
-        Fastener.SpringBar => "spring bars between the links",
-        _ => throw new ArgumentOutOfRangeException(nameof(fastener), fastener, "Not a fastener."),
-    };
-
-    private static BenchStep Protect(string what) => new("protect", BenchPart.Protect, StepKind.Protect, what) { Tool = "soft mat, tape", Minutes = BenchStep.UsualMinutes(StepKind.Protect) };
-
-    private static BenchStep Check(string key, string what) =>
-        new($"check-{key}", BenchPart.Check, StepKind.Check, what) { Minutes = BenchStep.UsualMinutes(StepKind.Check) };
-
-    /// <summary>Work before the band goes on; what cannot be undone waits for the owner's written consent.</summary>
-    private static IEnumerable<BenchStep> WorkFirst(BenchFacts facts)
-    {
-        if (facts.Lasting.Length > 0)
-        {
-            yield return new BenchStep(Consent, BenchPart.Protect, StepKind.Consent, $"The owner’s written consent to what cannot be undone: {facts.Lasting}.")
-            {
-                Caution = "Without it, stop here.",
-                Minutes = BenchStep.UsualMinutes(StepKind.Consent),
-            };
-        }
-        foreach (var step in Works(facts.Work, "work", BenchPart.TakeApart, new BenchPlace { AtLugs = true }))
-            yield return step;
-    }
-
-    /// <summary>Work that needs the old band off and the lugs free.</summary>
-    private static IEnumerable<BenchStep> WorkAsItGoesOn(BenchFacts facts) =>
-        Works(facts.Work, "work", BenchPart.Mount, new BenchPlace { AtLugs = true }, asItGoesOn: true);
-
-    private static IEnumerable<BenchStep> Works(IReadOnlyList<PieceOfWork> work, string key, BenchPart part, BenchPlace where, bool asItGoesOn = false)
-    {
-        for (var i = 0; i < work.Count; i++)
-        {
-            if (work[i].AsItGoesOn != asItGoesOn)
+            if (!seen.Add(thing.Id))
                 continue;
-            yield return new BenchStep($"{key}-{Number(i + 1)}", part, StepKind.Extra, $"{work[i].What}.")
-            {
-                Tool = work[i].Tools,
-                Caution = work[i].Caution ?? (work[i].Reversible ? null : $"{PieceOfWork.Blades} {PieceOfWork.Filing}"),
-                Where = where,
-                Minutes = work[i].Minutes,
-            };
+            var whole = stand.Hanging(thing.Id);
+            seen.UnionWith(whole);
+            if (!whole.Contains(stand.Head!.Id) && whole.All(id => stand.Is(id, Place.Watch)) && ComesOut(stand, whole))
+                freed.Add(whole);
         }
+        return freed;
     }
 
-    private static Side Other(Side side) => side == Side.Twelve ? Side.Six : Side.Twelve;
+    private bool ComesOut(Stand stand, IReadOnlyList<string> whole)
+    {
+        var to = _target.To;
+        if (whole is [var bar] && stand[bar].Kind == ThingKind.Bar)
+            return !to.Joints.Any(j => j.Closed && j.Joins(bar));
+        var things = whole.Where(id => stand[id] is { IsClosure: false, IsPart: false }).ToList();
+        if (things.TrueForAll(id => !to.Is(id, Place.Watch)))
+            return whole.Any(id => stand[id].IsClosure) || !stand.Joints.Any(j => j.Closed && whole.Contains(j.A) && Wants(j) && stand[j.A].Kind is ThingKind.Link or ThingKind.EndPiece);
+        if (whole.Any(id => stand[id].IsClosure) || !things.TrueForAll(id => stand[id].Kind is ThingKind.Link or ThingKind.EndPiece) || stand.Joints.Any(j => j.Closed && whole.Contains(j.A) && Wants(j)))
+            return false;
+        // It stays laid where it is joined to the same neighbour again.
+        return !to.Joints.Any(j => j.Closed && whole.Contains(j.A) != whole.Contains(j.B) && stand.Joint(j.Id) is { } before && before.Joins(j.A) && before.Joins(j.B));
+    }
 
-    private static string Hole(BenchFacts facts) => Number(facts.Fit!.Hole + 1);
+    /// <summary>Opens joints; what hangs free then comes out with it.</summary>
+    private void AddWithFreed(StepRow row, string name, params Act[] opened)
+    {
+        var after = Stand.Copy();
+        foreach (var joint in opened.OfType<Act.Open>().Select(o => after.Joint(o.Joint)!))
+        {
+            after.Put(joint.Parts, Place.Tray);
+            after.Set(joint.Opened);
+        }
+        Add(row, name, [.. opened, .. Freed(after).Select(f => new Act.Remove(f[0], [.. f.Skip(1)]))]);
+    }
 
-    private static string Number(int number) => number.ToString(CultureInfo.InvariantCulture);
+    private void Word(StepRow row, string name)
+    {
+        var key = Key(row, name);
+        if (!_done.Contains(key))
+            _steps.Add(_words.Of(new BenchStep(key, row, Round, []), Stand, _target));
+    }
 
-    private static int Changed(Arrangement arrangement, Side side) =>
-        arrangement.On(side).Count(l => l.Fate is LinkFate.Leaves or LinkFate.Joins);
+    private void Add(StepRow row, string name, params Act[] acts)
+    {
+        if (acts.Length == 0)
+            return;
+        // What is only looked at leaves no mark on how it stands: that it was done, or left out, is known by its name.
+        var key = Key(row, name);
+        if (row is StepRow.Check or StepRow.TryOn or StepRow.Clean && _done.Contains(key))
+            return;
+        _steps.Add(_words.Of(new BenchStep(key, row, Round, acts), Stand, _target));
+        foreach (var act in acts)
+            _now.Do(act);
+    }
+
+    private string Key(StepRow row, string name) => $"{char.ToLowerInvariant(row.ToString()[0])}{row.ToString()[1..]}-{name}-{Round}".ToLowerInvariant().Replace('.', '-');
 }

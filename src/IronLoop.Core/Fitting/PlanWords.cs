@@ -24,6 +24,9 @@ public static class PlanWords
         return string.Join(' ', words);
     }
 
+    /// <summary>The other side.</summary>
+    public static Side Other(Side side) => side == Side.Twelve ? Side.Six : Side.Twelve;
+
     /// <summary>What to do, as one clause: "Take 2 links out of the 12 side, micro-adjust to position 3 of 8".</summary>
     public static string WhatToDo(PlanRequest request, Plan plan)
     {

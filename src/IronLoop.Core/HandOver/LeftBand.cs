@@ -1,7 +1,7 @@
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
-using IronLoop.Core.Tray;
+using IronLoop.Core.Joints;
 
 namespace IronLoop.Core.HandOver;
 
@@ -12,9 +12,9 @@ public static class LeftBand
     /// <param name="band">The band with the clasp it leaves with, as marked for this job.</param>
     /// <param name="unmarked">The same before anything was marked on it: what a fitter would not take is loose again next time.</param>
     /// <param name="arrangement">How its links lie when it leaves.</param>
-    /// <param name="bag">What went into the owner's bag.</param>
-    /// <param name="setup">What was found to join its links.</param>
-    public static Band Of(Band band, Band unmarked, Arrangement arrangement, IReadOnlyList<BagLine> bag, BenchSetup setup)
+    /// <param name="bag">How many links of a kind went into the owner's bag.</param>
+    /// <param name="links">What was found to join its links.</param>
+    public static Band Of(Band band, Band unmarked, Arrangement arrangement, Func<LinkKind, int> bag, JointLook links)
     {
         if (band is not { Links: not null, Clasp: { } clasp })
             return band;
@@ -24,8 +24,8 @@ public static class LeftBand
             Clasp = clasp with { Position = Math.Min(arrangement.Position, clasp.Positions - 1) },
             Spares = Bagged(band, arrangement, bag),
             EndPieces = default,
-            Fastener = setup.Fastener ?? band.Fastener,
-            Pin = setup.Pin ?? band.Pin,
+            Fastener = links.Fastener == Fastener.NotLookedAt ? band.Fastener : links.Fastener,
+            Pin = links.Across ?? band.Pin,
         };
     }
 
@@ -44,10 +44,10 @@ public static class LeftBand
     }
 
     // The bag was counted: what was lost or laid back in stock is not in it.
-    private static List<SpareLinks> Bagged(Band band, Arrangement arrangement, IReadOnlyList<BagLine> bag) =>
+    private static List<SpareLinks> Bagged(Band band, Arrangement arrangement, Func<LinkKind, int> bag) =>
     [
         .. arrangement.LooseLinks(band.Spares)
-            .Select(l => new SpareLinks(l.Kind.Pitch, Math.Min(l.Count, bag.Where(b => b.What == SideSteps.LinksOf(l.Kind)).Sum(b => b.Count))) { Mark = l.Kind.Mark })
+            .Select(l => new SpareLinks(l.Kind.Pitch, Math.Min(l.Count, bag(l.Kind))) { Mark = l.Kind.Mark })
             .Where(s => s.Count > 0)
             .GroupBy(s => s.Kind)
             .Select(g => new SpareLinks(g.Key.Pitch, g.Sum(s => s.Count)) { Mark = g.Key.Mark }),

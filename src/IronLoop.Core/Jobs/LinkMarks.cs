@@ -14,7 +14,10 @@ public sealed record LinkMarks(IReadOnlySet<(Side Side, int Ordinal)> Pinned, IR
     /// <summary>Nothing marked.</summary>
     public static LinkMarks None { get; } = new(new HashSet<(Side, int)>(), new Dictionary<Side, Length>());
 
-    /// <summary>The band as marked: pinned links stay; of a freed link the end piece belongs to the clasp's side.</summary>
+    /// <summary>
+    /// The band as marked: pinned links stay; of a freed link the end piece belongs to the clasp's side, and it goes nowhere else: it is
+    /// no half link and never crosses.
+    /// </summary>
     public Band On(Band band)
     {
         if (band is not { Links: { } links, Clasp: { } clasp } || (Pinned.Count == 0 && Freed.Count == 0))
@@ -48,7 +51,7 @@ public sealed record LinkMarks(IReadOnlySet<(Side Side, int Ordinal)> Pinned, IR
     {
         var row = links.On(side).Select((l, i) => Pinned.Contains((side, i)) ? l with { Removable = false } : l).ToList();
         if (EndPiece(links, side) is { } end)
-            row[^1] = row[^1] with { Pitch = row[^1].Pitch - end, Removable = true };
+            row[^1] = row[^1] with { Pitch = row[^1].Pitch - end, Removable = true, OneSided = true };
         return row;
     }
 }

@@ -1,12 +1,13 @@
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
+using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 
 namespace IronLoop.Core.Tests.Bench;
 
-/// <summary>Jobs for the bench: every combination the demo holds, and the whole grid.</summary>
+/// <summary>Jobs for the bench: one of every kind of work, by name.</summary>
 internal static class BenchJobs
 {
     public static Length Mm(decimal mm) => Length.FromMillimetres(mm);
@@ -15,12 +16,12 @@ internal static class BenchJobs
 
     public static Link[] Row(int links) => [new(Mm(9), false), .. Enumerable.Repeat(new Link(Mm(8), true), links)];
 
-    public static Band Bracelet(BandAttachment attaches = BandAttachment.LooseBar, bool? solid = true, int spares = 0) => new(
-        new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, Mm(20), attaches, solid, null), Mm(3.4m), "fold-over",
+    public static Band Bracelet(bool? solid = true, int spares = 0) => new(
+        new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, Mm(20), BandAttachment.LooseBar, solid, null), Mm(3.4m), "fold-over",
         new Bracelet(Row(6), Row(6)), spares > 0 ? [new SpareLinks(Mm(8), spares)] : [], Clasp, null);
 
-    public static Band Strap(BandAttachment attaches = BandAttachment.LooseBar) => new(
-        new BandFacts(BandKind.TwoPiece, BandMaterial.Leather, Mm(20), attaches, null, null), Mm(2.4m), "pin buckle", null, [], null,
+    public static Band Strap(BandAttachment attaches = BandAttachment.LooseBar, BandEnd end = BandEnd.Straight) => new(
+        new BandFacts(BandKind.TwoPiece, BandMaterial.Leather, Mm(20), attaches, null, null) { End = end }, Mm(2.4m), "pin buckle", null, [], null,
         new TwoPieceStrap(Mm(75), Mm(118), Mm(58), Mm(6.5m), 7));
 
     public static Band PullThrough { get; } = new(
@@ -30,13 +31,10 @@ internal static class BenchJobs
     };
 
     public static Band Mesh(int notches) => new(
-        new BandFacts(BandKind.Mesh, BandMaterial.Metal, Mm(20), BandAttachment.LooseBar, null, null), Mm(1.6m), "slide", null, [], null, null)
+        new BandFacts(BandKind.Mesh, BandMaterial.Metal, Mm(20), BandAttachment.LooseBar, null, null), Mm(1.6m), "slide clasp", null, [], null, null)
     {
         Mesh = new MeshBand(Mm(120), Mm(180), notches),
     };
-
-    /// <summary>Two links leave the 12 side, one the 6 side; the micro-adjust goes one on.</summary>
-    public static Arrangement TakesThree(int position = 2) => new(Lie(4, 2), Lie(5, 1), position);
 
     public static PlacedLink[] Lie(int stay, int leave, int join = 0) =>
     [
@@ -44,39 +42,140 @@ internal static class BenchJobs
         .. Enumerable.Repeat(new PlacedLink(Mm(8), LinkFate.Leaves), leave), .. Enumerable.Repeat(new PlacedLink(Mm(8), LinkFate.Joins), join),
     ];
 
-    public static BenchFacts Sized(Fastener fastener, Attachment attachment = Attachment.SpringBarDrilled, ToolFamily tools = ToolFamily.BlockAndHammer, bool own = true) =>
-        new(attachment, Bracelet(), TakesThree(), new BenchSetup(fastener, tools, Pin: Mm(1), Slot: Mm(0.42m), Gap: Mm(1.4m))) { GoesOn = !own };
+    /// <summary>What was seen of a bracelet's joints: pins between the links, sprung bars at the clasp.</summary>
+    public static IReadOnlyDictionary<JointGroup, JointLook> Looked(Fastener links, Fastener fold = Fastener.SpringBar, Fastener micro = Fastener.SpringBar) =>
+        new Dictionary<JointGroup, JointLook>
+        {
+            [JointGroup.Links] = new(links) { Across = links.IsTurned() ? null : Mm(1), Slot = links.IsTurned() ? Mm(0.42m) : null, Gap = Mm(1.4m) },
+            [JointGroup.ClaspTwelve] = new(micro) { Across = Mm(1.5m) },
+            [JointGroup.ClaspSix] = new(fold) { Across = Mm(1.5m) },
+        };
 
-    public static BenchFacts Closed(Attachment attachment, Band band, PullThroughWay way = PullThroughWay.Double)
+    /// <summary>An owner's bracelet on the watch, two links out of the 12 side and one out of the 6 side.</summary>
+    public static BenchFacts Own(Fastener fastener = Fastener.SplitPin, Arrangement? plan = null, Band? band = null) =>
+        new(Attachment.SpringBarDrilled, new AsItCame(OnTheWatch.Bracelet, HeldBy.LooseBars, true), band ?? Bracelet(), "steel bracelet", Owner.Client, new BenchSetup())
+        {
+            ClaspKind = ClaspKind.FoldOver,
+            Looks = Looked(fastener),
+            Plan = plan ?? new Arrangement(Lie(4, 2), Lie(5, 1), 2),
+        };
+
+    /// <summary>Another band goes on in place of what is on the watch.</summary>
+    public static BenchFacts Change(Band band, OnTheWatch on = OnTheWatch.Soft, HeldBy held = HeldBy.LooseBars, Attachment attachment = Attachment.SpringBarBlind, Owner owner = Owner.Shop)
     {
-        var holed = band.Holed(new Head(Mm(44), Mm(3)))!;
-        var plan = new Arrangement([], [], 3);
-        return new BenchFacts(attachment, band, plan, new BenchSetup()) { GoesOn = true, Holed = holed, Fit = holed.In(3, new FitTarget(Mm(150), Mm(2.5m), Mm(1.5m))), Way = way };
+        var holed = band.Links is null ? band.Holed(new Head(Mm(44), Mm(3))) : null;
+        return new(attachment, new AsItCame(on, held, false), band, "new band", owner, new BenchSetup())
+        {
+            Plan = band.Links is null ? new Arrangement([], [], 3) : new Arrangement(Lie(5, 1), Lie(6, 0), 1),
+            Holed = holed,
+            ClaspKind = band.Links is not null ? ClaspKind.FoldOver : band.Mesh is not null ? ClaspKind.Slide : ClaspKind.PinBuckle,
+            Looks = Looked(Fastener.SplitPin),
+        };
     }
 
-    public static IReadOnlyList<PieceOfWork> OtherClasp(ClaspKind kind) => ClaspWork.Replace(kind, kind, "another clasp", [], false);
-
-    /// <summary>Every attachment with every fastener, tool family and kind of clasp work, and every band that has no links.</summary>
-    public static IEnumerable<BenchFacts> Grid()
+    /// <summary>A strap that stays on the watch.</summary>
+    public static BenchFacts Kept(Band? band = null) => Change(band ?? Strap(), owner: Owner.Client) with
     {
-        foreach (var attachment in Enum.GetValues<Attachment>())
+        Came = new AsItCame(AsItCame.KindOf(band ?? Strap()), HeldBy.LooseBars, true) { Position = 3 },
+        Name = "strap",
+    };
+
+    public static PieceToPrepare Piece(Shaping what, PreparedAt at) => new(what, what switch
+    {
+        Shaping.Bore => "open the bore by hand to 1.6 mm, for a free bar; see that it breaks through on both sides",
+        Shaping.Pierce => "pierce the end for the clasp’s bar, clean through both sides",
+        Shaping.Press => "press the end flat to 2.8 mm",
+        Shaping.File => "file 0.2 mm off each side",
+        _ => "make it ready",
+    }, what != Shaping.Pierce, at)
+    { Tools = "hand tools" };
+
+    /// <summary>One job of every kind of work.</summary>
+    public static IReadOnlyList<(string Name, BenchFacts Facts)> All { get; } =
+    [
+        ("soft strap for a soft strap", Change(Strap()) with { Bars = new StockBars("spring bar 20 × 1.8", "SB-20", "bar case") }),
+        ("soft strap, its own levered bars", Change(Strap(BandAttachment.QuickRelease))),
+        ("levered old band comes off, loose bars from stock", Change(Strap(), held: HeldBy.LeveredBars) with { Bars = new StockBars("spring bar 20 × 1.8", "SB-20", "bar case") }),
+        ("what holds the old strap was not looked at", Change(Strap(), held: HeldBy.NotLookedAt)),
+        ("curved ends, curved bars from the drawer", Change(Strap(end: BandEnd.Curved)) with { CurvedBars = true, Bars = new StockBars("curved spring bar 20 × 1.5", "SB-20C", "bar case", true) }),
+        ("curved ends, the straight bars bent", Change(Strap(end: BandEnd.Curved)) with { CurvedBars = true, Setup = new BenchSetup { BendsBars = true } }),
+        ("a bar is missing", Change(Strap()) with { Came = new AsItCame(OnTheWatch.Soft, HeldBy.LooseBars, false) { MissingBars = new HashSet<Side> { Side.Six } } }),
+        ("bare head", Change(Strap(), OnTheWatch.Nothing)),
+        ("pulled through, on", Change(PullThrough)),
+        ("pulled through, off", Change(Strap(), OnTheWatch.PulledThrough)),
+        ("pulled through, fixed bars", Change(PullThrough, OnTheWatch.PulledThrough, attachment: Attachment.FixedBar)),
+        ("open ends on fixed bars", Change(Strap(BandAttachment.OpenEnd), attachment: Attachment.FixedBar)),
+        ("screwed bars", Change(Strap(), attachment: Attachment.ScrewBar)),
+        ("screwed slot, ends pressed", Change(Strap(BandAttachment.ScrewThrough), attachment: Attachment.ScrewSlot) with { Prepare = [Piece(Shaping.Press, PreparedAt.LugEnds)] }),
+        ("the maker’s own shape", Change(Strap(BandAttachment.ScrewThrough), attachment: Attachment.OwnShape)),
+        ("mesh in two pieces, for an old bracelet", Change(Mesh(20), OnTheWatch.Bracelet)),
+        ("old mesh comes off", Change(Strap(), OnTheWatch.Mesh)),
+        ("mesh, another notch", Kept(Mesh(20)) with { Plan = new Arrangement([], [], 9) }),
+        ("mesh that locks anywhere", Change(Mesh(0)) with { Plan = new Arrangement([], [], 123) }),
+        ("links out of both sides", Own()),
+        ("links out, screws", Own(Fastener.Screw)),
+        ("links out of one side", Own(plan: new Arrangement(Lie(4, 2), Lie(6, 0), 1))),
+        ("links out, run at the clasp", Own() with { Setup = new BenchSetup { Runs = RunSchool.AtTheClasp } }),
+        ("links out, one by one", Own() with { Setup = new BenchSetup { OneByOne = true } }),
+        ("links out, nothing looked at", Own() with { Looks = new Dictionary<JointGroup, JointLook>() }),
+        ("links out, hollow ends", Own(band: Bracelet(solid: false))),
+        ("links out, parted to lie flat", Own() with { Setup = new BenchSetup { PartedToLieFlat = true } }),
+        ("links out, head off the band", Own() with { Setup = new BenchSetup { HeadOff = true } }),
+        ("links out, nobody to try it on", Own() with { HasWearer = false }),
+        ("links out, bar right out", Own() with { Setup = new BenchSetup(Micro: MicroSchool.BarRightOut) }),
+        ("links in from the bag", Own(plan: new Arrangement(Lie(6, 0, 1), Lie(6, 0, 1), 1), band: Bracelet(spares: 3))),
+        ("links in from stock", Own(plan: new Arrangement(Lie(6, 0, 2), Lie(6, 0), 1)) with { FromStock = [new StockLinks(new LinkKind(Mm(8)), 2, "LK-80", "drawer D")] }),
+        ("a link moved across", Own(plan: new Arrangement(Lie(4, 2), Lie(6, 0, 1), 1))),
+        ("micro-adjust only", Own(plan: new Arrangement(Lie(6, 0), Lie(6, 0), 3))),
+        ("bracelet from stock, sized", Change(Bracelet())),
+        ("the owner’s bracelet, brought loose", Change(Bracelet(), OnTheWatch.Nothing, owner: Owner.Client)),
+        ("fold-over changed", Own() with { Other = new OtherClosure("eight-hole fold-over", ClaspKind.FoldOver) { Article = "CL-8", Drawer = "drawer B1" } }),
+        ("fold-over changed, ends swapped", Own(plan: new Arrangement(Lie(6, 0), Lie(6, 0), 2)) with { SwapEnds = true, Other = new OtherClosure("eight-hole fold-over", ClaspKind.FoldOver) { Article = "CL-8", Drawer = "drawer B1" } }),
+        ("fold-over changed, a bore opened", Own(plan: new Arrangement(Lie(6, 0), Lie(6, 0), 2)) with
         {
-            foreach (var fastener in Enum.GetValues<Fastener>())
-                foreach (var tools in Enum.GetValues<ToolFamily>())
-                    foreach (var clasp in (ClaspKind?[])[null, ClaspKind.FoldOver, ClaspKind.Extending, ClaspKind.Butterfly])
-                        foreach (var own in (bool[])[true, false])
-                        {
-                            yield return Sized(fastener, attachment, tools, own) with
-                            {
-                                ClaspWork = clasp is { } kind ? OtherClasp(kind) : [],
-                                OtherClasp = clasp is null ? null : ("fold-over", "another clasp"),
-                                ClaspKind = clasp,
-                            };
-                        }
-            foreach (var band in (Band[])[Strap(), Strap(BandAttachment.QuickRelease), Strap(BandAttachment.OpenEnd), Mesh(20), Mesh(0)])
-                yield return Closed(attachment, band);
-            foreach (var way in Enum.GetValues<PullThroughWay>())
-                yield return Closed(attachment, PullThrough, way);
-        }
+            Other = new OtherClosure("eight-hole fold-over", ClaspKind.FoldOver) { Article = "CL-8", Drawer = "drawer B1" },
+            Prepare = [Piece(Shaping.Bore, PreparedAt.ClaspEnds)],
+        }),
+        ("fold-over changed, the slim bars kept", Own(plan: new Arrangement(Lie(6, 0), Lie(6, 0), 2)) with { Other = new OtherClosure("eight-hole fold-over", ClaspKind.FoldOver) { Article = "CL-8", Drawer = "drawer B1", KeepsFasteners = true } }),
+        ("butterfly changed", Own(Fastener.ScrewInTube, new Arrangement(Lie(6, 0), Lie(6, 0), 0), Bracelet() with { Clasp = Clasp with { Positions = 1, Position = 0 } }) with
+        {
+            ClaspKind = ClaspKind.Butterfly,
+            Looks = Looked(Fastener.ScrewInTube, Fastener.FrictionPin, Fastener.FrictionPin),
+            Other = new OtherClosure("butterfly with push buttons", ClaspKind.Butterfly) { Article = "CL-Y18", Drawer = "drawer C1", Pins = ("PN-10", "pin box", Mm(1)) },
+        }),
+        ("buckle moved from the old strap", Change(Strap()) with { Other = new OtherClosure("pin buckle", ClaspKind.PinBuckle) { FromOldBand = true } }),
+        ("buckle changed on a kept strap", Kept() with { Other = new OtherClosure("pin buckle", ClaspKind.PinBuckle) { Article = "CL-B18", Drawer = "drawer A1" } }),
+        ("folding clasp on a kept strap", Kept() with { Other = new OtherClosure("folding clasp", ClaspKind.StrapFolding) { Article = "CL-F18", Drawer = "drawer A2" } }),
+        ("buckle on a kept strap, end pierced", Kept() with
+        {
+            Pierced = false,
+            Other = new OtherClosure("pin buckle", ClaspKind.PinBuckle) { Article = "CL-B18", Drawer = "drawer A1" },
+            Prepare = [Piece(Shaping.Pierce, PreparedAt.ClaspEnds)],
+        }),
+        ("hole only", Kept() with { Plan = new Arrangement([], [], 4) }),
+        ("bars replaced on a kept strap", Kept() with { ReuseBars = false, Bars = new StockBars("spring bar 20 × 1.8", "SB-20", "bar case") }),
+        ("a freed link, safety flap", Freed(Length.Zero)),
+        ("a freed link, its end piece stays", Freed(Mm(1.6m))),
+        ("filed ends", Change(Bracelet()) with { Prepare = [Piece(Shaping.File, PreparedAt.LugEnds)] }),
+        ("butterfly opened to be gauged", Own(plan: new Arrangement(Lie(6, 0), Lie(6, 0), 1)) with
+        {
+            OpenToGauge = new HashSet<JointGroup> { JointGroup.ClaspTwelve, JointGroup.ClaspSix },
+            Other = new OtherClosure("eight-hole fold-over", ClaspKind.FoldOver) { Article = "CL-8", Drawer = "drawer B1" },
+        }),
+    ];
+
+    /// <summary>The link beside the clasp on 12 looks fixed and is freed at the fold; the row of holes is on 6.</summary>
+    public static BenchFacts Freed(Length endPiece)
+    {
+        Link[] twelve = [.. Row(5), new Link(Mm(9.6m), false)];
+        var band = Bracelet() with { Links = new Bracelet(twelve, Row(6)), Clasp = Clasp with { MicroSide = Side.Six } };
+        return Own(band: band) with
+        {
+            HasFlap = true,
+            Marks = new LinkMarks(new HashSet<(Side, int)>(), new Dictionary<Side, Length> { [Side.Twelve] = endPiece }),
+            Plan = new Arrangement(
+                [new(Mm(9), LinkFate.Fixed), .. Enumerable.Repeat(new PlacedLink(Mm(8), LinkFate.Stays), 5), new PlacedLink(Mm(9.6m) - endPiece, LinkFate.Leaves) { OneSided = true }],
+                Lie(6, 0), 2),
+        };
     }
 }

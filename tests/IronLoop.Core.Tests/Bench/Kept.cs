@@ -3,7 +3,7 @@ using System.Runtime.CompilerServices;
 namespace IronLoop.Core.Tests.Bench;
 
 /// <summary>A step as it stands on the screen.</summary>
-public sealed record KeptStep(string Part, string What, string Tool, string? Direction, string? FallsOut, string? Caution, string Tray);
+public sealed record KeptStep(string Row, int Round, string Says, string Tool, string? Direction, string? FallsOut, string? Caution);
 
 /// <summary>
 /// Step lists kept as text that a fitter can read aloud, in a folder `steps` beside the test. With IRON_LOOP_REVIEW=1 the files
@@ -33,18 +33,13 @@ public static class Kept
     public static string Read(IEnumerable<KeptStep> steps)
     {
         var lines = new List<string>();
-        string? part = null;
         foreach (var step in steps)
         {
-            if (part != step.Part)
-                lines.Add($"{(lines.Count > 0 ? "\n" : "")}{step.Part}");
-            part = step.Part;
-            lines.Add($"- {step.What}");
+            lines.Add($"{step.Round}. {step.Row}: {step.Says}");
             if (step.Tool.Length > 0) lines.Add($"    with: {step.Tool}");
             if (step.Direction is not null) lines.Add($"    way: {step.Direction}");
             if (step.FallsOut is not null) lines.Add($"    falls out: {step.FallsOut}");
             if (step.Caution is not null) lines.Add($"    caution: {step.Caution}");
-            if (step.Tray.Length > 0) lines.Add($"    tray: {step.Tray}");
         }
         return string.Join('\n', lines) + "\n";
     }

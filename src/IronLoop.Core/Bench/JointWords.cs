@@ -1,0 +1,139 @@
+using IronLoop.Core.Joints;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Bench;
+
+/// <summary>What one joint's opening or closing asks for.</summary>
+/// <param name="How">What is done.</param>
+/// <param name="Tool">With what, sizes from what was gauged.</param>
+/// <param name="Direction">Which way the pin travels; null where none does.</param>
+/// <param name="FallsOut">What can fall out unseen; null where nothing can.</param>
+/// <param name="Caution">The caution that belongs to it.</param>
+public sealed record JointWork(string How, string Tool, string? Direction = null, string? FallsOut = null, string? Caution = null);
+
+/// <summary>How each fastener of a band is known, taken out and put in.</summary>
+public static class JointWords
+{
+    /// <summary>A screw that will not start.</summary>
+    public const string NeverForce = "Never force a stiff screw: it may hold thread-lock. If it will not start, stop and refer.";
+
+    /// <summary>What a fastener is called, where several of it join a row.</summary>
+    public static string Name(Fastener fastener) => fastener switch
+    {
+        Fastener.SplitPin => "split pins",
+        Fastener.PinWithTube => "plain pins, each in a tube",
+        Fastener.Screw => "screws",
+        Fastener.ScrewInTube => "screws from both edges into a threaded tube",
+        Fastener.SpringBar => "spring bars",
+        Fastener.FrictionPin => "friction pins",
+        Fastener.NotLookedAt => "not looked at yet",
+        _ => fastener.ToString(),
+    };
+
+    /// <summary>How a fitter knows it.</summary>
+    public static string KnownBy(Fastener fastener) => fastener switch
+    {
+        Fastener.SplitPin => "Arrow inside the link; one mouth shows a hair-thin slit, not a driver’s deep slot.",
+        Fastener.PinWithTube => "Arrow inside the link; both mouths alike, the shaft unsplit.",
+        Fastener.Screw => "One edge of the link blank, the other with a sunk slotted head.",
+        Fastener.ScrewInTube => "Slots on both edges.",
+        Fastener.SpringBar => "No arrow, no slot; a bar is seen in the gap.",
+        Fastener.FrictionPin => "At a butterfly: a plain pin through the end tube, no slit.",
+        _ => throw new ArgumentOutOfRangeException(nameof(fastener), fastener, "Nothing that joins links."),
+    };
+
+    /// <summary>Opening a joint.</summary>
+    /// <param name="fastener">What holds it.</param>
+    /// <param name="look">Its sizes as gauged.</param>
+    /// <param name="setup">How it is worked.</param>
+    public static JointWork Open(Fastener fastener, JointLook look, BenchSetup setup) => fastener switch
+    {
+        Fastener.SplitPin => Pin(look, setup, "If arrow and slit disagree, stop and look.", null),
+        Fastener.PinWithTube => Pin(look, setup, "See how the tube sat: a grooved end goes back the same way.", "the tube, often shorter than the link, drops out unseen"),
+        Fastener.FrictionPin => Pin(look, setup, "Drive it right through.", "the pin"),
+        Fastener.Screw => new("Turn the screw out counter-clockwise under steady pressure; once loose, a punch may have to push it.", Driver(look, 1), "out of the edge with the head", "the screw", NeverForce),
+        Fastener.ScrewInTube => new("One driver holds, the other turns counter-clockwise; then the tube.", Driver(look, 2), null, "the tube, once both screws are out", NeverForce),
+        Fastener.SpringBar => new("Draw the bar’s tip back and ease the two apart.", Fork(look), null, "the bar, which springs", PieceOfWork.Bars),
+        _ => new("As the look showed: along the arrow, at the slot, or at the bar’s tip.", "as the look showed", null, "whatever holds it", PieceOfWork.Bars),
+    };
+
+    /// <summary>Closing a joint.</summary>
+    /// <param name="fastener">What holds it.</param>
+    /// <param name="look">Its sizes as gauged.</param>
+    /// <param name="setup">How it is worked.</param>
+    public static JointWork Close(Fastener fastener, JointLook look, BenchSetup setup) => fastener switch
+    {
+        Fastener.SplitPin => new(
+            $"Narrow end leads; {Last(setup)} until just below flush, the slit end at the {(look.NoArrow ? "edge it came from" : "arrow’s head")}.", InTool(look, setup), InWay(look, setup, canGoAlong: false), null, Taps(setup)),
+        Fastener.PinWithTube => new(
+            $"Tube first, turned as it came out; then the pin, {Last(setup)} until just below flush.", InTool(look, setup), InWay(look, setup, canGoAlong: true), "the tube, while the pin is started", Taps(setup)),
+        Fastener.FrictionPin => new("Start the pin, stop short of the notch, seat the clasp’s tube, line up, and drive the pin home flush.", "block, punch, soft hammer", null, "the pin", Taps(setup)),
+        Fastener.Screw => new("Thread end first, clockwise until it stops.", Driver(look, 1), "in at the edge with the sunk mouth", null, NeverForce),
+        Fastener.ScrewInTube => new("Tube in, then a screw from each edge; one driver holds, the other turns clockwise until it stops.", Driver(look, 2), null, "the tube", NeverForce),
+        Fastener.SpringBar => new("One tip in, press the other, wiggle until it seats.", Fork(look), null, "the bar, which springs", PieceOfWork.Bars),
+        _ => new("As it was found, the same way round.", "as the look showed", null, "whatever holds it", PieceOfWork.Bars),
+    };
+
+    /// <summary>What is looked at once more when a joint of a fastener was worked.</summary>
+    public static string Checked(Fastener fastener) => fastener switch
+    {
+        Fastener.Screw or Fastener.ScrewInTube => "every screw is home and no slot is torn, all heads on one edge",
+        Fastener.SpringBar => "every bar is seated at both tips",
+        Fastener.SplitPin or Fastener.PinWithTube => "every pin is flush or just below, all arrows on one edge; a fingernail finds no edge",
+        Fastener.FrictionPin => "both pins are flush",
+        _ => "what holds it is home",
+    };
+
+    private static JointWork Pin(JointLook look, BenchSetup setup, string also, string? fallsOut)
+    {
+        var how = setup.Tools switch
+        {
+            ToolFamily.BlockAndHammer => "In the block; raise the band until tip and hole are in line, the pin’s way out open. Start gently.",
+            ToolFamily.HandPusher => "Tip on the pin, square to the link; push until it shows on the other edge.",
+            ToolFamily.ScrewPress => "Line the press’s tip up with the pin before it is turned: misaligned, it bends. Turn until the pin shows on the other edge.",
+            _ => throw new ArgumentOutOfRangeException(nameof(setup), setup.Tools, "Not a tool family."),
+        };
+        var tool = setup.Tools switch
+        {
+            ToolFamily.BlockAndHammer => $"block, {Punch(look)}, soft hammer",
+            ToolFamily.HandPusher => $"hand pusher, {Punch(look)}",
+            _ => $"screw press, {Punch(look)}",
+        };
+        return new JointWork(
+            $"{how} {also}", tool, look.NoArrow ? "nothing shows a way: note the edge it goes out of" : "along the arrow; check it before the first push", fallsOut, Taps(setup));
+    }
+
+    private static string InWay(JointLook look, BenchSetup setup, bool canGoAlong) =>
+        look.NoArrow ? "in at the edge it came out of"
+        : canGoAlong && setup.Insertion == Insertion.AlongTheArrow ? "along the arrow, as this house does with plain pins"
+        : "against the arrow";
+
+    private static string Last(BenchSetup setup) => setup.Tools == ToolFamily.ScrewPress ? "started by hand, finished with the press" : "the last part with a push or a soft tap";
+
+    private static string InTool(JointLook look, BenchSetup setup) => setup.Tools switch
+    {
+        ToolFamily.BlockAndHammer => $"block, soft hammer with its nylon face, {Punch(look)} for the last millimetre",
+        ToolFamily.HandPusher => $"fingers, hand pusher, {Punch(look)}",
+        _ => $"fingers, screw press, {Punch(look)}",
+    };
+
+    /// <summary>The punch: a little thinner than the pin, in tenths.</summary>
+    private static string Punch(JointLook look) => look.Across is { } pin && pin > Length.FromMillimetres(0.3m)
+        ? $"punch {Tenths(pin - Length.FromMillimetres(0.15m))} for the {pin} pin"
+        : "punch a little thinner than the pin";
+
+    /// <summary>The blade: the widest that drops fully into the slot, in twentieths.</summary>
+    private static string Driver(JointLook look, int count) =>
+        $"{(count == 1 ? "screwdriver" : "two screwdrivers")}, {(look.Slot is { } slot ? $"blade {new Length((slot.Micrometres - 20) / 50 * 50)} for the {slot} slot" : "the widest blade that drops fully into the slot")}";
+
+    /// <summary>The fork: narrower than the gap, in tenths.</summary>
+    private static string Fork(JointLook look) => look.Gap is { } gap && gap > Length.FromMillimetres(0.4m)
+        ? $"fine fork, {Tenths(gap - Length.FromMillimetres(0.2m))} for the {gap} gap"
+        : "fine fork, narrower than the gap";
+
+    private static string Taps(BenchSetup setup) =>
+        setup.Tools == ToolFamily.BlockAndHammer ? PieceOfWork.Taps : "Eye protection. Hard resistance or a bending tip: stop, check the arrow and the line.";
+
+    private static Length Tenths(Length length) => new(length.Micrometres / 100 * 100);
+}

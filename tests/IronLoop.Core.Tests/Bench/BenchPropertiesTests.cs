@@ -1,0 +1,152 @@
+using System.Text.Json.Nodes;
+using CsCheck;
+using IronLoop.Core.Bench;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Joints;
+using IronLoop.Replay;
+
+namespace IronLoop.Core.Tests.Bench;
+
+/// <summary>What must hold for every job, whatever its band, its watch and its house.</summary>
+public class BenchPropertiesTests
+{
+    /// <summary>The steps that are left; where none can be planned, it is said of which job.</summary>
+    private static IReadOnlyList<BenchStep> Left(BenchFacts facts, BenchPlan plan, IReadOnlyList<DoneStep> done)
+    {
+        try
+        {
+            return BenchSteps.Left(facts, plan, done);
+        }
+        catch (InvalidOperationException impossible)
+        {
+            throw new InvalidOperationException($"{impossible.Message}\nfrom\n{Lies(plan.From)}\nto\n{string.Join("\nthen\n", plan.Targets.Select(t => $"{Lies(t.To)} first {t.First}, parted at {t.PartFirst}"))}\ndone {string.Join(' ', done.Select(d => d.Key))}", impossible);
+        }
+    }
+
+    private static string Lies(Stand stand) => string.Join('\n', stand.Joints.Where(j => j.Closed).Select(j => $"  {j.Id}: {j.A}–{j.B} {j.Fastener} [{string.Join(' ', j.Parts)}] {j.Position}"));
+
+    private static string Say(BenchPlan plan, IEnumerable<BenchStep> steps) =>
+        $"{string.Join('\n', steps.Select(s => $"{s.Key}: {s.Says} <{string.Join(' ', s.Acts.Select(a => ToldAct.Tell(a).Do))}>"))}\n{string.Join('\n', plan.From.Joints.Select(j => $"{j.Id} {j.A}–{j.B} {j.Fastener} {j.Closed}"))}";
+
+    [Fact]
+    public void Every_job_can_be_worked_as_it_is_said_and_ends_as_agreed()
+    {
+        var (worked, refused) = (0, 0);
+        RandomJobs.Any.Sample(facts =>
+        {
+            if (RandomJobs.PlanOf(facts) is not { } plan)
+            {
+                Interlocked.Increment(ref refused);
+                return;
+            }
+            Interlocked.Increment(ref worked);
+            var steps = Left(facts, plan, []);
+            Replayed.Faults(Told.Bench(plan, steps)).ShouldBeEmpty(Say(plan, steps));
+            steps.Select(s => s.Key).ShouldBeUnique();
+            steps.ShouldAllBe(s => s.Says.Length > 0 && s.Minutes > 0);
+        }, iter: 4_000);
+        worked.ShouldBeGreaterThan(3 * refused, "most of what is drawn can be worked");
+    }
+
+    [Fact]
+    public void Planned_again_after_any_step_the_same_steps_are_left() =>
+        Gen.Select(RandomJobs.Any, Gen.Double[0, 1]).Sample(
+            (facts, part) =>
+            {
+                if (RandomJobs.PlanOf(facts) is not { } plan)
+                    return;
+                var all = Left(facts, plan, []);
+                var at = (int)(part * all.Count);
+                var left = Left(facts, plan, [.. all.Take(at).Select(Told.Done)]);
+                left.Select(s => s.Key).ShouldBe(all.Skip(at).Select(s => s.Key), Say(plan, all));
+                left.SelectMany(s => s.Acts).Select(a => ToldAct.Tell(a).ToString()).ShouldBe(all.Skip(at).SelectMany(s => s.Acts).Select(a => ToldAct.Tell(a).ToString()));
+                left.Select(s => s.Says).ShouldBe(all.Skip(at).Select(s => s.Says));
+            },
+            iter: 2_000);
+
+    [Fact]
+    public void Left_off_after_any_step_everything_can_be_put_back_as_it_was() =>
+        Gen.Select(RandomJobs.Any, Gen.Double[0, 1]).Sample(
+            (facts, part) =>
+            {
+                if (RandomJobs.PlanOf(facts) is not { } plan)
+                    return;
+                var all = Left(facts, plan, []);
+                var done = all.Take((int)(part * all.Count)).Select(Told.Done).ToList();
+                // What was bored, filed or pressed stays so.
+                if (done.SelectMany(d => d.Acts).Any(a => a is Act.Prepare))
+                    return;
+                var now = Worked.After(plan.From, done.SelectMany(d => d.Acts));
+                var rounds = done.Count == 0 ? 0 : done.Max(d => d.Round);
+                var back = ToTheWatch.Cancel(plan.From, now.Stand, new SoFar(now.TryOns, rounds));
+                var left = Left(facts, back, done);
+                Replayed.Faults(Told.Bench(back, done.Concat(left.Select(Told.Done)))).ShouldBeEmpty($"{Say(plan, all)}\n--- {done.Count} done ---\n{Say(back, left)}");
+            },
+            iter: 2_000);
+
+    [Fact]
+    public void A_bench_that_is_wrong_is_caught()
+    {
+        var caught = new Dictionary<string, int>(StringComparer.Ordinal);
+        Gen.Select(RandomJobs.Any, Gen.Int[0, 1_000_000], Gen.Int[0, 7]).Sample(
+            (facts, seed, how) =>
+            {
+                if (RandomJobs.PlanOf(facts) is not { } plan)
+                    return;
+                var bench = Told.Bench(plan, Left(facts, plan, []));
+                if (Spoil(bench, how, new Random(seed)) is not { } spoiled)
+                    return;
+                Replayed.Faults(bench).ShouldNotBeEmpty(spoiled);
+                lock (caught)
+                    caught[spoiled] = caught.GetValueOrDefault(spoiled) + 1;
+            },
+            iter: 2_000);
+        caught.Count.ShouldBe(8, string.Join(", ", caught));
+    }
+
+    /// <summary>Makes a right bench wrong in one way; null where it has nothing to spoil so.</summary>
+    private static string? Spoil(JsonNode bench, int how, Random random)
+    {
+        var acts = bench["steps"]!.AsArray().SelectMany(s => s!["acts"]!.AsArray().Select(a => (Step: s!, Act: a!))).ToList();
+        (JsonNode Step, JsonNode Act)? Pick(Func<JsonNode, bool> wanted) =>
+            acts.Where(a => wanted(a.Act)).ToList() is { Count: > 0 } found ? found[random.Next(found.Count)] : null;
+        string Do(JsonNode act) => act["do"]!.GetValue<string>();
+        void Without((JsonNode Step, JsonNode Act) picked) => picked.Step["acts"]!.AsArray().Remove(picked.Act);
+        var things = bench["from"]!["things"]!.AsArray().ToDictionary(t => t!["id"]!.GetValue<string>(), t => t!);
+        switch (how)
+        {
+            case 0 when Pick(a => Do(a) == "close" && a["parts"] is not null) is { } close:
+                close.Act.AsObject().Remove("parts");
+                return "a joint is closed without its parts";
+            case 1 when Pick(a => Do(a) == "close" && a["position"] is not null) is { } hole && bench["to"]!["joints"]!.AsArray().Any(j => j!["id"]!.GetValue<string>() == hole.Act["joint"]!.GetValue<string>()) && hole == acts.Last(a => a.Act["joint"]?.GetValue<string>() == hole.Act["joint"]!.GetValue<string>() && Do(a.Act) is "close" or "adjust"):
+                hole.Act["position"] = hole.Act["position"]!.GetValue<int>() + 1;
+                return "another hole";
+            case 2 when Pick(a => Do(a) == "check" && acts.Count(c => Do(c.Act) == "check" && c.Act["joint"]!.GetValue<string>() == a["joint"]!.GetValue<string>()) == 2) is { } check && acts.Any(a => Do(a.Act) == "tryOn"):
+                Without(acts.First(a => Do(a.Act) == "check" && a.Act["joint"]!.GetValue<string>() == check.Act["joint"]!.GetValue<string>()));
+                return "a check before the try-on is left out";
+            case 3 when Pick(a => Do(a) == "move" && a["to"]!.GetValue<string>() == "bag") is { } bagged:
+                Without(bagged);
+                return "a part is left behind in the tray";
+            case 4 when Pick(a => Do(a) == "open" && acts.Any(c => Do(c.Act) == "close" && c.Act["joint"]!.GetValue<string>() == a["joint"]!.GetValue<string>())) is { } open:
+                Without(open);
+                return "a joint is not opened that is closed later";
+            case 5 when Pick(a => Do(a) == "remove" && Kind(things, a) == "link") is { } run && things.Values.FirstOrDefault(t => t["kind"]!.GetValue<string>() == "link" && t["id"]!.GetValue<string>() != run.Act["thing"]!.GetValue<string>() && !Many(run.Act).Contains(t["id"]!.GetValue<string>())) is { } other:
+                run.Act["with"] = new JsonArray([.. Many(run.Act).Append(other["id"]!.GetValue<string>()).Select(x => JsonValue.Create(x))]);
+                return "a link too many";
+            case 6 when Pick(a => Do(a) == "close" && Kind(things, a, "a") == "link" && Kind(things, a, "b") == "link") is { } joined && things.Values.FirstOrDefault(t => t["kind"]!.GetValue<string>() == "link" && t["like"]!.GetValue<string>() != things[joined.Act["b"]!.GetValue<string>()]["like"]!.GetValue<string>()) is { } half:
+                joined.Act["b"] = half["id"]!.GetValue<string>();
+                return "a half for a whole";
+            case 7 when Pick(a => Do(a) == "close" && a["parts"] is not null) is { } first && acts.Select(a => a.Act).FirstOrDefault(a => Do(a) == "close" && a != first.Act && a["parts"] is not null && Likes(things, a) != Likes(things, first.Act)) is { } second:
+                (first.Act["parts"], second["parts"]) = (second["parts"]!.DeepClone(), first.Act["parts"]!.DeepClone());
+                return "bars exchanged";
+            default:
+                return null;
+        }
+    }
+
+    private static string Kind(Dictionary<string, JsonNode> things, JsonNode act, string field = "thing") => things[act[field]!.GetValue<string>()]["kind"]!.GetValue<string>();
+
+    private static IEnumerable<string> Many(JsonNode act) => act["with"] is JsonArray with ? with.Select(w => w!.GetValue<string>()) : [];
+
+    private static string Likes(Dictionary<string, JsonNode> things, JsonNode act) => string.Join(",", act["parts"]!.AsArray().Select(p => things[p!.GetValue<string>()]["like"]!.GetValue<string>()).Order(StringComparer.Ordinal));
+}
