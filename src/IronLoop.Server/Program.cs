@@ -250,6 +250,7 @@ if (isRealStart)
         await Console.Error.WriteLineAsync(refused);
         return 2;
     }
+    ComeOver.Run(shop);
     if (switches.Demo || app.Configuration["demo"] == "yes")
         DemoShop.FillWhenEmpty(shop, app.Services.GetRequiredService<TimeProvider>());
 }

@@ -1,5 +1,5 @@
 using IronLoop.Core.Bench;
-using IronLoop.Core.Fitting;
+using IronLoop.Core.Joints;
 
 namespace IronLoop.Storage;
 
@@ -9,18 +9,67 @@ public static class BenchSetups
     /// <summary>That of a job, or null when nothing was said.</summary>
     public static BenchSetup? Of(ShopWork work, long jobId) =>
         work.Query("SELECT * FROM bench_setup WHERE job_id = $job",
-            row => new BenchSetup(
-                row.Maybe("fastener", Columns.Choice<Fastener>), row.Choice<ToolFamily>("tools"), row.Choice<Insertion>("insertion"), row.Choice<MicroSchool>("micro"),
-                row.Maybe("pin_um", Columns.Length), row.Maybe("slot_um", Columns.Length), row.Maybe("gap_um", Columns.Length), row.Yes("no_arrow")),
+            row => new BenchSetup(row.Choice<ToolFamily>("tools"), row.Choice<Insertion>("insertion"), row.Choice<MicroSchool>("micro"))
+            {
+                Runs = row.Choice<RunSchool>("runs"),
+                OneByOne = row.Yes("one_by_one"),
+                PartedToLieFlat = row.Yes("parted"),
+                TryOn = row.Choice<TryOnSchool>("try_on"),
+                HeadOff = row.Yes("head_off"),
+                BendsBars = row.Yes("bends_bars"),
+            },
             ("$job", jobId)).SingleOrDefault();
 
     /// <summary>Stores it in place of what was said before.</summary>
     public static void Set(ShopWork work, long jobId, BenchSetup setup) =>
         work.Execute(
             """
-            INSERT OR REPLACE INTO bench_setup (job_id, fastener, tools, insertion, micro, pin_um, slot_um, gap_um, no_arrow)
-            VALUES ($job, $fastener, $tools, $insertion, $micro, $pin, $slot, $gap, $arrow)
+            INSERT OR REPLACE INTO bench_setup (job_id, tools, insertion, micro, runs, one_by_one, parted, try_on, head_off, bends_bars)
+            VALUES ($job, $tools, $insertion, $micro, $runs, $one, $parted, $try, $head, $bends)
             """,
-            ("$job", jobId), ("$fastener", setup.Fastener), ("$tools", setup.Tools), ("$insertion", setup.Insertion), ("$micro", setup.Micro),
-            ("$pin", setup.Pin), ("$slot", setup.Slot), ("$gap", setup.Gap), ("$arrow", setup.NoArrow));
+            ("$job", jobId), ("$tools", setup.Tools), ("$insertion", setup.Insertion), ("$micro", setup.Micro), ("$runs", setup.Runs),
+            ("$one", setup.OneByOne), ("$parted", setup.PartedToLieFlat), ("$try", setup.TryOn), ("$head", setup.HeadOff), ("$bends", setup.BendsBars));
+}
+
+/// <summary>What holds the joints of jobs, group by group, as far as somebody looked or gauged.</summary>
+public static class JointLooks
+{
+    /// <summary>Those of a job.</summary>
+    public static IReadOnlyDictionary<JointGroup, JointLook> Of(ShopWork work, long jobId) =>
+        work.Query("SELECT * FROM joint_look WHERE job_id = $job",
+                row => (Group: row.Choice<JointGroup>("joints"), Look: new JointLook(row.Choice<Fastener>("fastener"))
+                {
+                    Across = row.Maybe("across_um", Columns.Length),
+                    Slot = row.Maybe("slot_um", Columns.Length),
+                    SlotLength = row.Maybe("slot_length_um", Columns.Length),
+                    Gap = row.Maybe("gap_um", Columns.Length),
+                    NoArrow = row.Yes("no_arrow"),
+                }),
+                ("$job", jobId))
+            .ToDictionary(l => l.Group, l => l.Look);
+
+    /// <summary>Stores what was found of a group.</summary>
+    public static void Set(ShopWork work, long jobId, JointGroup group, JointLook look) =>
+        work.Execute(
+            """
+            INSERT OR REPLACE INTO joint_look (job_id, joints, fastener, across_um, slot_um, slot_length_um, gap_um, no_arrow)
+            VALUES ($job, $joints, $fastener, $across, $slot, $length, $gap, $arrow)
+            """,
+            ("$job", jobId), ("$joints", group), ("$fastener", look.Fastener), ("$across", look.Across), ("$slot", look.Slot), ("$length", look.SlotLength),
+            ("$gap", look.Gap), ("$arrow", look.NoArrow));
+}
+
+/// <summary>How watches came, where somebody said it.</summary>
+public static class CameAs
+{
+    /// <summary>That of a job; null when nobody said, so that what is usual goes.</summary>
+    public static AsItCame? Of(ShopWork work, long jobId) =>
+        work.Query("SELECT * FROM job_came WHERE job_id = $job",
+            row => new AsItCame(row.Choice<OnTheWatch>("on_watch"), row.Choice<HeldBy>("held"), row.Yes("is_wanted")) { Position = row.Maybe("position", Columns.Count) },
+            ("$job", jobId)).SingleOrDefault();
+
+    /// <summary>Stores what was said.</summary>
+    public static void Set(ShopWork work, long jobId, AsItCame came) =>
+        work.Execute("INSERT OR REPLACE INTO job_came (job_id, on_watch, held, is_wanted, position) VALUES ($job, $on, $held, $wanted, $position)",
+            ("$job", jobId), ("$on", came.On), ("$held", came.Held), ("$wanted", came.IsWanted), ("$position", came.Position));
 }

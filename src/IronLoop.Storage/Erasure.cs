@@ -35,8 +35,8 @@ public static class Erasure
             work.Execute("UPDATE condition_mark SET note = '' WHERE job_id = $job", ("$job", job));
             foreach (var entry in work.Query("SELECT id, words FROM log_entry WHERE job_id = $job", row => (Id: row.Number("id"), Words: row.Text("words")), ("$job", job)))
                 work.Execute("UPDATE log_entry SET words = $words WHERE id = $id", ("$id", entry.Id), ("$words", Without(entry.Words, name, said)));
-            work.Execute("UPDATE tray_entry SET why = '' WHERE job_id = $job", ("$job", job));
             work.Execute("UPDATE bench_step SET skipped = 'erased' WHERE job_id = $job AND skipped IS NOT NULL", ("$job", job));
+            work.Execute("UPDATE bench_step SET says = '' WHERE job_id = $job AND row = 'Tray'", ("$job", job));
         }
         work.Execute("UPDATE client SET name = $nobody, contact = '', off_centre_um = 0, hot_um = NULL, cold_um = NULL, erased_at = $at WHERE id = $client",
             ("$client", clientId), ("$nobody", Nobody), ("$at", at));

@@ -35,6 +35,11 @@ public static class HandOvers
                 row.Text("observe_for"), row.Maybe("observed_at", Columns.Time)),
             ("$id", jobId)).Single();
 
+    /// <summary>The band a watch left with at its visit before a time; null where there was none.</summary>
+    public static long? LeftWith(ShopWork work, long watchId, DateTimeOffset before) =>
+        work.Query("SELECT left_band_id FROM job WHERE watch_id = $watch AND closed_at IS NOT NULL AND closed_at <= $before AND left_band_id IS NOT NULL ORDER BY closed_at DESC LIMIT 1",
+            row => (long?)row.Number("left_band_id"), ("$watch", watchId), ("$before", before)).FirstOrDefault();
+
     /// <summary>Closes a job with how it went back.</summary>
     public static void Close(ShopWork work, long jobId, DateTimeOffset at, HandedOver how) =>
         work.Execute(

@@ -36,8 +36,8 @@ public static class LogFigures
         foreach (var (at, isTried, again) in work.Each(
             """
             SELECT job.closed_at,
-              EXISTS (SELECT 1 FROM bench_step WHERE bench_step.job_id = job.id AND bench_step.kind = 'TryOn' AND bench_step.skipped IS NULL) AS tried,
-              EXISTS (SELECT 1 FROM bench_round WHERE bench_round.job_id = job.id) AS again,
+              EXISTS (SELECT 1 FROM bench_step WHERE bench_step.job_id = job.id AND bench_step.row = 'TryOn' AND bench_step.skipped IS NULL) AS tried,
+              EXISTS (SELECT 1 FROM bench_plan WHERE bench_plan.job_id = job.id AND bench_plan.changed > 0) AS again,
               EXISTS (SELECT 1 FROM plan_link WHERE plan_link.job_id = job.id) AS linked
             FROM job WHERE job.closed_at >= $from
             """,

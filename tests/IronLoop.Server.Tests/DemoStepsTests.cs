@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
 using IronLoop.Core.Tests.Bench;
+using IronLoop.Replay;
 
 namespace IronLoop.Server.Tests;
 
@@ -33,7 +34,7 @@ public sealed class DemoStepsTests : IDisposable
             $"== {alike.First().Key}\n{string.Concat(alike.Skip(1).Select(l => $"   alike: {l.Key}\n"))}\n{alike.First().Value}"));
         Kept.Agree("the demo", all);
         // Each row of the attachments that the demo's watches have, and each kind of band.
-        foreach (var said in new[] { "draw the lever", "under-flap", "to notch", "screws here", "split pins here", "each in a tube", "threaded tube", "slot’s screws", "fixed bar", "as its maker made it" })
+        foreach (var said in new[] { "draw the lever", "under-flap", "to notch", "Turn the screw out", "slit end at the arrow", "the tube, often shorter", "then a screw from each edge", "slot’s screws", "fixed bar", "as its maker made it" })
             all.ShouldContain(said, Case.Insensitive);
     }
 
@@ -57,7 +58,9 @@ public sealed class DemoStepsTests : IDisposable
     {
         var bench = await _shop.Get($"/api/jobs/{job}/bench");
         lists[$"{client}, {band}"] = Kept.Read(bench["steps"]!.AsArray().Select(s => new KeptStep(
-            Text(s, "part"), Text(s, "what"), Text(s, "tool"), (string?)s!["direction"], (string?)s["fallsOut"], (string?)s["caution"], "")));
+            Text(s, "row"), s!["round"]!.GetValue<int>(), Text(s, "says"), Text(s, "tool"), (string?)s["direction"], (string?)s["fallsOut"], (string?)s["beware"])));
+        // Another program can work it from what it is sent, and ends where it was promised.
+        Replayed.Faults(bench).ShouldBeEmpty($"{client}, {band}");
     }
 
     private static string Text(JsonNode? node, string field) => node![field]?.GetValue<string>() ?? "";

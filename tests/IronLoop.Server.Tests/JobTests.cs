@@ -206,12 +206,12 @@ public sealed class JobTests : IDisposable
         await Choose(id, "SK-2011");
         await _shop.Post($"/api/jobs/{id}/size/agree", null);
         var steps = (await _shop.Get($"/api/jobs/{id}/bench"))["steps"]!.AsArray();
-        var parts = steps.Select(s => s!["part"]!.GetValue<string>()).Distinct().ToList();
-        parts.ShouldBe(["protect", "takeApart", "firstSide", "tryOn", "secondSide", "microAdjust", "mount", "check"]);
+        steps.Select(s => s!["row"]!.GetValue<string>()).Distinct().ShouldBe(
+            ["protect", "look", "fetch", "oldBandOff", "clean", "open", "join", "lay", "lugs", "tryOn", "set", "wipe", "check", "putAway"], "the order a hand would choose");
         var keys = steps.Select(s => s!["key"]!.GetValue<string>()).ToList();
-        foreach (var key in keys.TakeWhile(k => k != "try-on").ToList())
+        foreach (var key in keys.TakeWhile(k => !k.StartsWith("tryon", StringComparison.Ordinal)).ToList())
             await _shop.Put($"/api/jobs/{id}/bench/steps/{key}", new { done = true });
-        var second = steps.First(s => s!["part"]!.GetValue<string>() == "secondSide")!["key"]!.GetValue<string>();
+        var second = steps.First(s => s!["round"]!.GetValue<int>() == 2)!["key"]!.GetValue<string>();
         var problem = await _shop.Put($"/api/jobs/{id}/bench/steps/{second}", new { done = true }, HttpStatusCode.Conflict);
         problem["title"]!.GetValue<string>().ShouldContain("try it on");
         problem = await _shop.Send(HttpMethod.Delete, $"/api/jobs/{id}/size", null, HttpStatusCode.Conflict);
@@ -235,7 +235,7 @@ public sealed class JobTests : IDisposable
         var closed = (await _shop.Get("/api/log?words=handed%20over"))["visits"]!.AsArray()[0]!["jobId"]!.GetValue<long>();
         await _shop.Patch($"/api/jobs/{closed}/gauge", new { wrist = "180" }, HttpStatusCode.Conflict);
         await _shop.Put($"/api/jobs/{closed}/take-in", Heard(), HttpStatusCode.Conflict);
-        await _shop.Put($"/api/jobs/{closed}/bench/steps/check-pull", new { done = false }, HttpStatusCode.Conflict);
+        await _shop.Put($"/api/jobs/{closed}/bench/steps/check-lugs", new { done = false }, HttpStatusCode.Conflict);
     }
 
     [Fact]

@@ -67,7 +67,7 @@ public sealed class MatchTests : IDisposable
         await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
         await _shop.Post($"/api/jobs/{job}/size/agree", null);
         var steps = (await _shop.Get($"/api/jobs/{job}/bench"))["steps"]!.AsArray();
-        steps.ShouldContain(s => Text(s, "kind") == "extra" && Text(s, "what").Contains("pierce the strap’s ends") && Text(s, "tool").Contains("screwdriver"));
+        steps.ShouldContain(s => Text(s, "row") == "prepare" && Text(s, "says").Contains("pierce the strap’s ends") && Text(s, "tool").Contains("screwdriver"));
     }
 
     [Fact]
@@ -88,7 +88,7 @@ public sealed class MatchTests : IDisposable
         await _shop.Put($"/api/jobs/{job}/match", new { bandId = id, way = "reversedSingle" });
         await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
         await _shop.Post($"/api/jobs/{job}/size/agree", null);
-        var steps = (await _shop.Get($"/api/jobs/{job}/bench"))["steps"]!.AsArray().Select(s => Text(s, "what")).ToList();
+        var steps = (await _shop.Get($"/api/jobs/{job}/bench"))["steps"]!.AsArray().Select(s => Text(s, "says")).ToList();
         steps.ShouldContain(s => s.Contains("buckle end lies on the 6 side"));
         steps.ShouldContain(s => s.Contains("one layer lies under the case"));
     }

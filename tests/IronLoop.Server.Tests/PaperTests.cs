@@ -47,7 +47,7 @@ public sealed class PaperTests : IDisposable
         await _shop.Put($"/api/jobs/{job}/bench/try-on", new { by = "millimetres", over = "comfort", amount = "13", take = true });
         while ((await _shop.Get($"/api/jobs/{job}/bench"))["steps"]!.AsArray().FirstOrDefault(s => s!["next"]!.GetValue<bool>()) is { } step)
         {
-            var skipped = step["kind"]!.GetValue<string>() == "check" ? "owner could not wait" : "";
+            var skipped = step["row"]!.GetValue<string>() == "check" ? "owner could not wait" : "";
             await _shop.Put($"/api/jobs/{job}/bench/steps/{step["key"]}", new { done = true, skipped });
         }
         var (text, _, _) = await Pdf($"/api/jobs/{job}/job-sheet.pdf");

@@ -104,9 +104,8 @@ public sealed class StorageTests : IDisposable
         var band = Bands.Find(look, 1)!.Band;
         band.Spares.Select(s => (s.Pitch.Micrometres, s.Count, s.Mark)).ShouldBe([(5_000L, 1, '\0'), (8_000L, 2, '\0')], ignoreOrder: true);
         band.Links!.Twelve.Single().Mark.ShouldBe('\0');
-        BenchTicks.Of(look, 1).ShouldBeEmpty("the steps have other names now");
-        BenchTicks.Of(look, 2).Count.ShouldBe(1);
-        Trays.Of(look, 1).ShouldBeEmpty();
+        BenchWork.Done(look, 1).ShouldBeEmpty("the steps have other names now");
+        BenchWork.Done(look, 2).Single().Acts.ShouldBeNull("what was done before acts were kept is history");
     }
 
     private static int Number(string script) => int.Parse(script.Split('.')[^2][..3], System.Globalization.CultureInfo.InvariantCulture);

@@ -209,6 +209,9 @@ public sealed record BenchFacts(Attachment Attachment, AsItCame Came, Band Band,
     /// <summary>What closes the band in place of its own; null when that is kept.</summary>
     public OtherClosure? Other { get; init; }
 
+    /// <summary>Pins from stock in the place of those that hold the clasp, where it is kept and they are not.</summary>
+    public (string Article, string Drawer, Length Diameter)? NewPins { get; init; }
+
     /// <summary>Whether the two ends at the clasp are exchanged.</summary>
     public bool SwapEnds { get; init; }
 

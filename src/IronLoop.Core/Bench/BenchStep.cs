@@ -83,6 +83,12 @@ public enum StepRow
 
     /// <summary>What is left over goes where it belongs.</summary>
     PutAway,
+
+    /// <summary>Something that happened to a part outside the steps: lost, found, replaced.</summary>
+    Tray,
+
+    /// <summary>What was worked under a version before this one, as far as it is known.</summary>
+    Before,
 }
 
 /// <summary>Where on the lay-out a step is worked.</summary>
@@ -125,6 +131,9 @@ public sealed record BenchStep(string Key, StepRow Row, int Round, IReadOnlyList
 
     /// <summary>Minutes it takes (house figure), until the shop's own are known.</summary>
     public double Minutes { get; init; } = 1;
+
+    /// <summary>Why it has to wait, such as a part that is lost; null when it can be done.</summary>
+    public string? Waits { get; init; }
 
     /// <summary>Whether it is a plain word, without an act.</summary>
     public bool IsWord => Acts.Count == 0;

@@ -17,6 +17,7 @@ public sealed class BenchSteps
     private readonly StepWords _words;
     private Target _target;
     private bool _isFinishing;
+    private bool _isWaiting;
 
     private BenchSteps(BenchFacts facts, BenchPlan plan, Worked now, IEnumerable<string> done)
     {
@@ -85,7 +86,7 @@ public sealed class BenchSteps
     {
         _target = _plan.Targets[0];
         if (_done.Count == 0 && _plan.Targets.Any(Differs))
-            Word(StepRow.Protect, "protect");
+            Word(StepRow.Protect, "");
         LookAt();
         if (_plan.OpenFirst.Any(id => Stand.Joint(id) is { Closed: true }))
         {
@@ -103,7 +104,7 @@ public sealed class BenchSteps
         HeadOff();
         OldBandOff();
         if (Closing().Any(IsAtLugs) && !_now.HasCleaned(Stand.Head!.Id))
-            Add(StepRow.Clean, "lugs", new Act.Clean(Stand.Head!.Id));
+            Add(StepRow.Clean, "", new Act.Clean(Stand.Head!.Id));
         InTheTray();
         Prepare();
         Part();
@@ -116,7 +117,7 @@ public sealed class BenchSteps
         Set();
         Shut();
         if (isLast)
-            Word(StepRow.Wipe, "wipe");
+            Word(StepRow.Wipe, "");
         if (_target.TryOn is { } final)
             Add(StepRow.TryOn, final ? "final" : "between", new Act.TryOn(final));
     }
@@ -149,7 +150,7 @@ public sealed class BenchSteps
             .Where(j => j.Fastener == Fastener.NotLookedAt && !_now.HasLooked(j.Id)).ToList();
         _target = _plan.Targets[0];
         if (joints.Count > 0)
-            Add(StepRow.Look, "joints", [.. joints.Select(j => new Act.Look(j.Id))]);
+            Add(StepRow.Look, "", [.. joints.Select(j => new Act.Look(j.Id))]);
     }
 
     private void Fetch()
@@ -165,7 +166,7 @@ public sealed class BenchSteps
     {
         var asked = _plan.Prepare.Where(p => p.Piece.Irreversible && !_now.HasConsent(p.Thing, p.Piece.What)).Select(p => (Act)new Act.Consent(p.Thing, p.Piece.What)).Distinct().ToList();
         if (asked.Count > 0)
-            Add(StepRow.Consent, "owner", [.. asked]);
+            Add(StepRow.Consent, "", [.. asked]);
     }
 
     /// <summary>What is shut by hand is opened before anything that hangs on it, and to be shut elsewhere.</summary>
@@ -268,14 +269,16 @@ public sealed class BenchSteps
     {
         var joint = InOrder(Closing().Where(j => j.Side == side && !IsAtLugs(j) && !j.Fastener.IsByHand() && j.Id != _target.PartFirst && !IsOfTheClasp(j)))
             .FirstOrDefault(CanClose);
-        if (joint is null)
+        if (joint is null || _isWaiting)
             return false;
         Join(StepRow.Join, joint);
-        return true;
+        return !_isWaiting;
     }
 
     private bool OpenNext(Side side)
     {
+        if (_isWaiting)
+            return false;
         var joint = InOrder(Opening().Where(j => j.Side == side && !IsAtLugs(j) && !j.Fastener.IsByHand() && j.Id != _target.PartFirst))
             // A bar that only goes to another hole is drawn when all else is done.
             .OrderBy(j => _target.To.Joint(j.Id) is { Closed: true } to && j.IsMadeAs(to)).ThenByDescending(IsAtClosure).FirstOrDefault();
@@ -397,10 +400,12 @@ public sealed class BenchSteps
     {
         // What still hangs where it is to be parted from is not joined elsewhere.
         bool Free(string end) => Stand.Find(end) is { Place: Place.Watch or Place.Tray } thing
-            && Stand.Joints.Count(j => j.Closed && j.Joins(end)) < (thing.Kind == ThingKind.OnePieceBand ? 4 : 2)
-            && !Stand.Joints.Any(j => j.Closed && j.Joins(end) && !(_target.To.Joint(j.Id) is { } to && j.IsMadeAs(to)));
-        return Free(joint.A) && Free(joint.B) && joint.Parts.All(p => Stand.Is(p, Place.Tray));
+            && Stand.Holding(end).Count(j => j.Joins(end)) < (thing.Kind == ThingKind.OnePieceBand ? 4 : 2)
+            && !Stand.Holding(end).Any(j => j.Joins(end) && !(_target.To.Joint(j.Id) is { } to && j.IsMadeAs(to)));
+        return Free(joint.A) && Free(joint.B) && joint.Parts.All(p => Stand.Is(p, Place.Tray) || IsGone(p));
     }
+
+    private bool IsGone(string part) => Stand.Is(part, Place.Lost) || Stand.Is(part, Place.Thrown);
 
     private bool IsAtLugs(Joint joint) => joint.Joins(Stand.Head!.Id) || IsRoundABar(joint);
 
@@ -492,22 +497,31 @@ public sealed class BenchSteps
     private void Word(StepRow row, string name)
     {
         var key = Key(row, name);
-        if (!_done.Contains(key))
+        if (!_done.Contains(key) && !_isWaiting)
             _steps.Add(_words.Of(new BenchStep(key, row, Round, []), Stand, _target));
     }
 
     private void Add(StepRow row, string name, params Act[] acts)
     {
-        if (acts.Length == 0)
+        if (acts.Length == 0 || _isWaiting)
             return;
         // What is only looked at leaves no mark on how it stands: that it was done, or left out, is known by its name.
         var key = Key(row, name);
         if (row is StepRow.Check or StepRow.TryOn or StepRow.Clean && _done.Contains(key))
             return;
-        _steps.Add(_words.Of(new BenchStep(key, row, Round, acts), Stand, _target));
+        var step = _words.Of(new BenchStep(key, row, Round, acts), Stand, _target);
+        // What is gone has to be found or replaced first; what comes after that is planned then.
+        if (acts.OfType<Act.Close>().SelectMany(c => c.Parts).Where(IsGone).ToList() is { Count: > 0 } gone)
+        {
+            _isWaiting = true;
+            _steps.Add(step with { Waits = $"{Stand[gone[0]].Count(gone.Count)} {(gone.Count == 1 ? "is" : "are")} gone: look for it, or take one from stock at the Tray." });
+            return;
+        }
+        _steps.Add(step);
         foreach (var act in acts)
             _now.Do(act);
     }
 
-    private string Key(StepRow row, string name) => $"{char.ToLowerInvariant(row.ToString()[0])}{row.ToString()[1..]}-{name}-{Round}".ToLowerInvariant().Replace('.', '-');
+    private string Key(StepRow row, string name) =>
+        $"{(Round > 1 ? $"r{Round}-" : "")}{row}{(name.Length > 0 ? $"-{name}" : "")}".ToLowerInvariant().Replace('.', '-');
 }

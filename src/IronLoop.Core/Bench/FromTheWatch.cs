@@ -166,6 +166,9 @@ public static class FromTheWatch
 
     private static void OtherClasp(Laid laid, BenchFacts facts)
     {
+        if (facts is { Other: null, NewPins: { } instead, Band.Links: not null })
+            foreach (var number in (int[])[1, 2])
+                laid.Add(new Thing($"{Wanted}.new-pin-{number}", ThingKind.Pin, $"friction pin of {instead.Diameter}", Owner.Shop, Wanted, Place.Drawer) { Article = instead.Article, Drawer = instead.Drawer });
         if (facts.Other is not { FromOldBand: false } other)
             return;
         var from = new Thing($"{Other}.closure", other.Kind == Matching.ClaspKind.PinBuckle ? ThingKind.Buckle : ThingKind.Clasp, other.Name, Owner.Shop, Other, Place.Drawer)

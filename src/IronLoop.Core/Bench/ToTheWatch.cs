@@ -134,6 +134,10 @@ public static class ToTheWatch
         var own = $"{band}.closure";
         if (facts.Other is not { } other)
         {
+            if (facts.NewPins is not null)
+                foreach (var (side, number) in ((string, int)[])[("12", 1), ("6", 2)])
+                    if (to.Find($"{band}.new-pin-{number}") is { } pin && to.Joint($"{band}.clasp-{side}") is { Closed: true } pinned)
+                        to.Set(pinned with { Fastener = Fastener.FrictionPin, Parts = [pin.Id, .. pinned.Parts.Where(p => to[p].Kind == ThingKind.SafetyFlap)] });
             // A strap sold without a hole gets its own buckle once it is pierced.
             if (facts.Pierced == false && to.Joint($"{band}.clasp-12") is null)
                 CloseStrap(facts, to, own, facts.ClaspKind ?? ClaspKind.PinBuckle, [$"{band}.clasp-12.1"], [$"{band}.clasp-6.1"]);

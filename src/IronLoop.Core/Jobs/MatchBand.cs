@@ -34,6 +34,13 @@ public static class MatchBand
         ]);
     }
 
+    /// <summary>The spring bar of the shop's that is right for a band on a watch.</summary>
+    /// <returns>Null when none is, or a figure for it is missing.</returns>
+    public static SpringBar? BarFor(Figures figures, Band band, House house) =>
+        house.Bars is { } bars && figures.Watch is { HasSpringBars: true, LugWidth: { } lugs, LugHole: { } hole } watch && band.Facts.TubeBore is { } bore
+            ? SpringBarChoice.Choose(bars, BarBoreRule.Wish(watch, band.Facts, lugs, hole, bore, house.Limits), house.Limits)
+            : null;
+
     /// <summary>All lengths a band can make; for a pull-through band on this head.</summary>
     /// <returns>Null for a pull-through band while the head is unknown.</returns>
     public static Reach? ReachOf(Band band, Head? bareHead)

@@ -8,6 +8,9 @@ public sealed class Stand
     private readonly Dictionary<string, Thing> _things;
     private readonly Dictionary<string, Joint> _joints;
 
+    // Which closed joints hold each thing; made when it is asked for, anew after a joint was changed.
+    private Dictionary<string, List<Joint>>? _held;
+
     /// <summary>A stand of things and joints.</summary>
     /// <param name="things">Every thing, each once.</param>
     /// <param name="joints">Every joint, each once.</param>
@@ -37,7 +40,22 @@ public sealed class Stand
     public Thing? Head => _things.Values.FirstOrDefault(t => t.Kind == ThingKind.Head);
 
     /// <summary>The closed joints that hold a thing, as an end or as a part.</summary>
-    public IEnumerable<Joint> Holding(string thing) => _joints.Values.Where(j => j.Closed && j.Holds(thing));
+    public IReadOnlyList<Joint> Holding(string thing) => (_held ??= Held()).GetValueOrDefault(thing) ?? [];
+
+    private Dictionary<string, List<Joint>> Held()
+    {
+        var held = new Dictionary<string, List<Joint>>(StringComparer.Ordinal);
+        foreach (var joint in _joints.Values.Where(j => j.Closed))
+        {
+            foreach (var thing in (string[])[joint.A, joint.B, .. joint.Parts])
+            {
+                if (!held.TryGetValue(thing, out var joints))
+                    held[thing] = joints = [];
+                joints.Add(joint);
+            }
+        }
+        return held;
+    }
 
     /// <summary>Whether a thing is in a place.</summary>
     public bool Is(string thing, Place place) => _things.TryGetValue(thing, out var found) && found.Place == place;
@@ -46,10 +64,11 @@ public sealed class Stand
     public IReadOnlyList<string> Hanging(string thing)
     {
         var found = new List<string> { thing };
+        var seen = new HashSet<string>(StringComparer.Ordinal) { thing };
         for (var i = 0; i < found.Count; i++)
             foreach (var joint in Holding(found[i]))
                 foreach (var next in (string[])[joint.A, joint.B, .. joint.Parts])
-                    if (!found.Contains(next))
+                    if (seen.Add(next))
                         found.Add(next);
         return found;
     }
@@ -81,7 +100,7 @@ public sealed class Stand
     }
 
     private Joint? Next(string at, Joint? came, Side? side) =>
-        _joints.Values.FirstOrDefault(j => j != came && j.Closed && j.Joins(at) && (side is null || j.Side == side) && j.Fastener != Fastener.ByHand);
+        Holding(at).FirstOrDefault(j => j != came && j.Joins(at) && (side is null || j.Side == side) && j.Fastener != Fastener.ByHand);
 
     /// <summary>The same with a thing put in, or in place of the one of that name.</summary>
     internal Stand With(Thing thing)
@@ -95,7 +114,11 @@ public sealed class Stand
 
     internal void Set(Thing thing) => _things[thing.Id] = thing;
 
-    internal void Set(Joint joint) => _joints[joint.Id] = joint;
+    internal void Set(Joint joint)
+    {
+        _joints[joint.Id] = joint;
+        _held = null;
+    }
 
     internal void Put(IEnumerable<string> things, Place place)
     {

@@ -130,6 +130,9 @@ public sealed record Thing(string Id, ThingKind Kind, string Like, Owner Owner, 
     /// <summary>The loose link whose own fastener it is; null where it is nobody's.</summary>
     public string? Of { get; init; }
 
+    /// <summary>The thing that is gone whose place it takes; null where it takes nobody's.</summary>
+    public string? Instead { get; init; }
+
     /// <summary>Whether it holds a joint: a bar, pin, tube, screw, or what shares the bar.</summary>
     public bool IsPart => Kind is ThingKind.Bar or ThingKind.Pin or ThingKind.Tube or ThingKind.Screw or ThingKind.SafetyFlap or ThingKind.Fastener;
 

@@ -13,16 +13,18 @@ namespace IronLoop.Core.Joints;
 /// <param name="Drawer">Which drawer it lies in, of the shop's stock.</param>
 /// <param name="Article">Its article in stock.</param>
 /// <param name="Of">The loose link whose own fastener it is.</param>
+/// <param name="Instead">The thing that is gone whose place it takes.</param>
 public sealed record ToldThing(
-    string Id, ThingKind Kind, string Like, Owner Owner, string? Fits, IReadOnlyList<Shaping> Made, Place Place, string? Drawer = null, string? Article = null, string? Of = null)
+    string Id, ThingKind Kind, string Like, Owner Owner, string? Fits, IReadOnlyList<Shaping> Made, Place Place, string? Drawer = null, string? Article = null, string? Of = null,
+    string? Instead = null)
 {
     /// <summary>Tells a thing.</summary>
     public static ToldThing Tell(Thing thing) => new(
         thing.Id, thing.Kind, thing.Like, thing.Owner, thing.Fits, thing.Made, thing.Place,
-        thing.Drawer.Length > 0 ? thing.Drawer : null, thing.Article.Length > 0 ? thing.Article : null, thing.Of);
+        thing.Drawer.Length > 0 ? thing.Drawer : null, thing.Article.Length > 0 ? thing.Article : null, thing.Of, thing.Instead);
 
     /// <summary>The thing told.</summary>
-    public Thing Hear() => new(Id, Kind, Like, Owner, Fits, Place) { Made = Made, Drawer = Drawer ?? "", Article = Article ?? "", Of = Of };
+    public Thing Hear() => new(Id, Kind, Like, Owner, Fits, Place) { Made = Made, Drawer = Drawer ?? "", Article = Article ?? "", Of = Of, Instead = Instead };
 }
 
 /// <summary>A joint as it is told to another program, and stored.</summary>

@@ -187,7 +187,7 @@ public sealed class Worked
         foreach (var end in (string[])[close.A, close.B])
         {
             var ends = Stand[end].Kind == ThingKind.OnePieceBand ? 4 : 2;
-            if (Stand.Joints.Count(j => j.Closed && j.Joins(end)) >= ends)
+            if (Stand.Holding(end).Count(j => j.Joins(end)) >= ends)
                 return $"{end} has no end free.";
         }
         return close.Parts.Select(p => NotIn(p, Place.Tray)).FirstOrDefault(w => w is not null);

@@ -38,7 +38,7 @@ public static class AttachmentRule
     {
         BandAttachment.LooseBar => OwnBar(watch, band, limits),
         BandAttachment.QuickRelease => new RuleVerdict(Name, Verdict.Work, "Its sprung bar has to come out to make room for the watch’s screwed bar.",
-            [new PieceOfWork("Take the sprung bars out of the band", Reversible: true) { Tools = "fine fork", Minutes = 5, Caution = PieceOfWork.Bars }]),
+            [new PieceOfWork(WorkKind.BarsOut, "Take the sprung bars out of the band", Reversible: true) { Tools = "fine fork", Minutes = 5, Caution = PieceOfWork.Bars }]),
         BandAttachment.PullThrough => Say(Verdict.Fits, "Is pulled through over the screwed bars."),
         BandAttachment.OpenEnd => Say(Verdict.Fits, "Its open ends close round the screwed bars."),
         _ => Say(Verdict.No, "Needs a screwed slot; this watch has screwed bars."),
@@ -63,7 +63,7 @@ public static class AttachmentRule
         BandAttachment.ScrewThrough => Say(Verdict.Fits, "Made to be screwed into the slot."),
         BandAttachment.LooseBar or BandAttachment.QuickRelease when band.Material == BandMaterial.Leather =>
             new RuleVerdict(Name, Verdict.Work, "A soft leather end can be held by the slot’s screws, which pierce it.",
-                [new PieceOfWork("Let the slot’s screws pierce the strap’s ends, then pull hard to test both", Reversible: false) { AsItGoesOn = true, Tools = "fitting screwdriver, tweezers", Minutes = 20 }]),
+                [new PieceOfWork(WorkKind.Pierce, "Let the slot’s screws pierce the strap’s ends, then pull hard to test both", Reversible: false) { Tools = "fitting screwdriver, tweezers", Minutes = 20 }]),
         _ => Say(Verdict.No, "The slot holds only the maker’s own strap, or soft leather."),
     };
 

@@ -37,8 +37,8 @@ public static class BarBoreRule
 
     /// <summary>Opening a band's tube for a bar.</summary>
     public static PieceOfWork Open(BandFacts band, Length bar, HouseLimits limits) => band.IsSoft
-        ? new PieceOfWork($"Pierce the strap’s ends wider for a {bar} bar", Reversible: true) { Tools = "awl, punch", Minutes = 10, Caution = PieceOfWork.Blades }
-        : new PieceOfWork($"Open the bore to {bar + limits[Limit.TubeRoom]}", Reversible: false) { Tools = "hand drill, pin vice", Minutes = 30, Caution = PieceOfWork.Filing };
+        ? new PieceOfWork(WorkKind.Pierce, $"Pierce the strap’s ends wider for a {bar} bar", Reversible: true) { Tools = "awl, punch", Minutes = 10, Caution = PieceOfWork.Blades }
+        : new PieceOfWork(WorkKind.Bore, $"Open the bore to {bar + limits[Limit.TubeRoom]}", Reversible: false) { Tools = "hand drill, pin vice", Minutes = 30, Caution = PieceOfWork.Filing };
 
     /// <summary>What bar the pair asks for: curved for a curved end or a narrow gap, flanged for blind lugs.</summary>
     public static BarWish Wish(WatchFacts watch, BandFacts band, Length lugs, Length hole, Length bore, HouseLimits limits) => new(

@@ -11,9 +11,6 @@ public static class BarGapRule
     /// <summary>The rule's name.</summary>
     public const string Name = "bar-gap";
 
-    /// <summary>The work that makes room for a thick end.</summary>
-    public const string CurvedBar = "Fit a curved bar";
-
     /// <summary>Judges the room at the bar.</summary>
     /// <returns>Null when the watch has no bar, or the band none to go round.</returns>
     public static RuleVerdict? Judge(WatchFacts watch, BandFacts band, HouseLimits limits)
@@ -43,7 +40,7 @@ public static class BarGapRule
         if (wants <= 2 * (gap + limits[Limit.CurvedBar]))
         {
             return new RuleVerdict(Name, Verdict.Work, $"A {end} end is too thick for a bar gap of {gap}; a curved bar makes room.",
-                [new PieceOfWork(CurvedBar, Reversible: true) { AsItGoesOn = true, Tools = "curved spring bars, fine fork", Minutes = 5, Caution = PieceOfWork.Bars }]);
+                [new PieceOfWork(WorkKind.CurvedBar, "Fit a curved bar", Reversible: true) { Tools = "curved spring bars, fine fork", Minutes = 5, Caution = PieceOfWork.Bars }]);
         }
         return Say(Verdict.No, $"A {end} end is too thick for a bar gap of {gap}, even on a curved bar.");
     }

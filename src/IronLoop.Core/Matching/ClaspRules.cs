@@ -146,7 +146,7 @@ public static class ClaspBarRule
             ? $"A {bar} bar goes through one joint, but not through the other’s {tight[0]} bore."
             : $"A {bar} bar does not go through a {string.Join(" or a ", tight)} bore.";
         return new RuleVerdict(Name, Verdict.Work, says,
-            [end.Material == BandMaterial.Metal ? Open(bar, limits, fit) : Pierce($"Pierce the strap’s end wider for a {bar} bar")]);
+            [end.Material == BandMaterial.Metal ? Open(bar, limits, fit) : Pierce($"Pierce the strap’s end wider for a {bar} bar", wider: true)]);
     }
 
     /// <summary>The hole of a bar that is opened: the bar's own size for a snug one, what a bar needs to turn for a free one.</summary>
@@ -157,13 +157,13 @@ public static class ClaspBarRule
     {
         var (which, gauge) = bar is { } gauged ? ($"a {gauged} bar", "") : ("the clasp’s bar", "; gauge the bar first");
         return new RuleVerdict(Name, Verdict.Work, $"The strap’s end has no hole for {which} yet{gauge}.",
-            [Pierce($"Pierce the strap’s end for {which}, clean through both sides{gauge}")]);
+            [Pierce($"Pierce the strap’s end for {which}, clean through both sides{gauge}", wider: false)]);
     }
 
     private static PieceOfWork Open(Length bar, HouseLimits limits, BarFit? fit)
     {
         var (free, snug) = (Drill(bar, BarFit.Free, limits), Drill(bar, BarFit.Snug, limits));
-        return new PieceOfWork(fit switch
+        return new PieceOfWork(WorkKind.Bore, fit switch
         {
             BarFit.Free => $"Open the bore by hand to {free}, for a free bar; see that it breaks through on both sides",
             BarFit.Snug => $"Open the bore by hand to {snug}, for a snug bar; see that it breaks through on both sides",
@@ -172,7 +172,8 @@ public static class ClaspBarRule
         { Tools = fit is { } chosen ? $"hand drill, gauged at {Drill(bar, chosen, limits)}" : "hand drill, gauged", Minutes = 30, Caution = PieceOfWork.Filing };
     }
 
-    private static PieceOfWork Pierce(string what) => new(what, Reversible: false) { Tools = "awl, punch", Minutes = 10, Caution = PieceOfWork.Blades };
+    /// <summary>An end that is pierced for the first time is used as it is sold; one that is pierced wider is not what it was.</summary>
+    private static PieceOfWork Pierce(string what, bool wider) => new(WorkKind.Pierce, what, Reversible: !wider) { Tools = "awl, punch", Minutes = 10, Caution = PieceOfWork.Blades };
 }
 
 /// <summary>The rule <c>strap-thickness</c>: a strap's end in the clasp's throat.</summary>
@@ -229,7 +230,7 @@ public static class OpenLookRule
     public static RuleVerdict? Judge(BandEndFacts end) => end.NotchedEnd switch
     {
         true when end.OtherEndPlain == true => new RuleVerdict(Name, Verdict.Work, "The notched end would show when the clasp is open; the other end is plain.",
-            [new PieceOfWork("Swap the two ends", Reversible: true) { Tools = "as for the links", Minutes = 20 }]),
+            [new PieceOfWork(WorkKind.SwapEnds, "Swap the two ends", Reversible: true) { Tools = "as for the links", Minutes = 20 }]),
         true => new RuleVerdict(Name, Verdict.Compromise, "The notched end shows when the clasp is open."),
         _ => null,
     };

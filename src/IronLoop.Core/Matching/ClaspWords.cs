@@ -15,6 +15,9 @@ public static class ClaspWords
         _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "Not a clasp."),
     };
 
+    /// <summary>Whether a clasp's name speaks of a safety flap.</summary>
+    public static bool HasFlap(string name) => name.Contains("flap", StringComparison.OrdinalIgnoreCase);
+
     /// <summary>The kind that a clasp's name speaks of.</summary>
     /// <param name="name">The name, such as <c>fold-over with safety flap</c>.</param>
     /// <returns>Null when it speaks of none.</returns>

@@ -70,9 +70,9 @@ public static class LugWidthRule
                 isWide ? $"{widths}: {-g} too wide, which is inside the reading error; gauge again." : $"{widths}: {g} of side play."),
             Verdict.Unknown => Say(verdict, $"{widths}: {-g} too wide; look whether the ends are solid, for then they can be filed."),
             Verdict.Work when band.IsSoft => new RuleVerdict(Name, verdict, $"{widths}: {-g} too wide, both edges have to be trimmed.",
-                [new PieceOfWork($"Trim {Half(-g)} off each edge at the lugs", Reversible: false) { Tools = "sharp knife, steel rule", Minutes = 15, Caution = PieceOfWork.Blades }]),
+                [new PieceOfWork(WorkKind.Trim, $"Trim {Half(-g)} off each edge at the lugs", Reversible: false) { Tools = "sharp knife, steel rule", Minutes = 15, Caution = PieceOfWork.Blades }]),
             Verdict.Work => new RuleVerdict(Name, verdict, $"{widths}: {-g} too wide, the solid ends have to be filed.",
-                [new PieceOfWork($"File {Half(-g)} off each side of both end links", Reversible: false) { Tools = "fine flat file, vice with soft jaws", Minutes = 40, Caution = PieceOfWork.Filing }]),
+                [new PieceOfWork(WorkKind.File, $"File {Half(-g)} off each side of both end links", Reversible: false) { Tools = "fine flat file, vice with soft jaws", Minutes = 40, Caution = PieceOfWork.Filing }]),
             _ when !isWide => Say(verdict, $"{widths}: {g} too narrow{(band.IsSoft ? ", it would slide about" : " for metal")}."),
             _ when !band.IsSoft && (band.Kind == BandKind.Mesh || band.SolidEnd == false) =>
                 Say(verdict, $"{widths}: {-g} too wide, and {(band.Kind == BandKind.Mesh ? "mesh" : "a hollow end")} cannot be filed."),

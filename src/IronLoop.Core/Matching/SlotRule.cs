@@ -28,7 +28,7 @@ public static class SlotRule
         if (band.Material == BandMaterial.Leather && end <= slot + limits[Limit.SlotPress])
         {
             return new RuleVerdict(Name, Verdict.Work, $"A {end} end has to be pressed flat for a {slot} slot.",
-                [new PieceOfWork($"Press the strap’s ends flat to {slot}", Reversible: false) { Tools = "smooth-jawed pliers", Minutes = 15 }]);
+                [new PieceOfWork(WorkKind.Press, $"Press the strap’s ends flat to {slot}", Reversible: false) { Tools = "smooth-jawed pliers", Minutes = 15 }]);
         }
         return Say(Verdict.No, $"A {end} end does not go into a {slot} slot.");
     }

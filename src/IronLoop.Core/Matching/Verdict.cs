@@ -19,14 +19,40 @@ public enum Verdict
     No,
 }
 
-/// <summary>A piece of work a band needs before it goes on.</summary>
-/// <param name="What">What is done.</param>
-/// <param name="Reversible">Whether it can be undone; work that cannot needs the owner's written consent.</param>
-public sealed record PieceOfWork(string What, bool Reversible)
+/// <summary>The kinds of work a band or clasp may need before it goes on.</summary>
+public enum WorkKind
 {
-    /// <summary>Whether it is done as the band goes on, with the old one off, and not before.</summary>
-    public bool AsItGoesOn { get; init; }
+    /// <summary>A bore is opened.</summary>
+    Bore,
 
+    /// <summary>An end is pierced, or pierced wider.</summary>
+    Pierce,
+
+    /// <summary>An end is pressed flat.</summary>
+    Press,
+
+    /// <summary>An end is filed to width.</summary>
+    File,
+
+    /// <summary>Edges are trimmed.</summary>
+    Trim,
+
+    /// <summary>A curved bar is fitted.</summary>
+    CurvedBar,
+
+    /// <summary>The band's own sprung bars come out.</summary>
+    BarsOut,
+
+    /// <summary>The two ends at the clasp are exchanged.</summary>
+    SwapEnds,
+}
+
+/// <summary>A piece of work a band needs before it goes on.</summary>
+/// <param name="Kind">What kind of work it is.</param>
+/// <param name="What">What is done, in words.</param>
+/// <param name="Reversible">Whether it can be undone; work that cannot needs the owner's written consent.</param>
+public sealed record PieceOfWork(WorkKind Kind, string What, bool Reversible)
+{
     /// <summary>Sharp tools.</summary>
     public const string Blades = "Move the head away first; cut and push away from the hand.";
 
@@ -47,6 +73,9 @@ public sealed record PieceOfWork(string What, bool Reversible)
 
     /// <summary>The caution that belongs to it; null when none does.</summary>
     public string? Caution { get; init; }
+
+    /// <summary>What of some work cannot be undone, in the words a consent is given to; empty when all can.</summary>
+    public static string Lasting(IEnumerable<PieceOfWork> work) => string.Join("; ", work.Where(w => !w.Reversible).Select(w => w.What));
 }
 
 /// <summary>What one rule found.</summary>

@@ -60,8 +60,4 @@ public sealed record OwnPart(OwnPartKind Kind, bool Straight, bool Springy, bool
             return $"Replaced: {string.Join(", ", faults)}. It goes back in the owner’s bag.";
         }
     }
-
-    /// <summary>What goes into the owner's bag of those that are replaced.</summary>
-    public static IReadOnlyList<BagLine> Replaced(IEnumerable<OwnPart> parts) =>
-        [.. parts.Where(p => p is { Came: true, IsReused: false }).OrderBy(p => p.Kind).Select(p => new BagLine($"{p.Name}, replaced", p.Pieces))];
 }

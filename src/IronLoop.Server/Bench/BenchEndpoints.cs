@@ -1,9 +1,9 @@
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
+using IronLoop.Core.Joints;
 using IronLoop.Core.Measuring;
 using IronLoop.Core.Stock;
-using IronLoop.Core.Tray;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Paper;
 using IronLoop.Server.Rack;
@@ -21,7 +21,11 @@ internal static partial class BenchEndpoints
     {
         var bench = routes.MapGroup("/api/jobs/{id:long}/bench").WithTags("bench");
         bench.MapGet("", Look).WithName("bench").WithSummary("The steps of the agreed plan, the tray, how it is worked.").ProducesProblem(StatusCodes.Status404NotFound);
-        bench.MapPut("/setup", SetUp).WithName("setUpBench").WithSummary("What joins the links, and with which tools it is worked.")
+        bench.MapPut("/setup", SetUp).WithName("setUpBench").WithSummary("With which tools it is worked, and how its fitter does what others do differently.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        bench.MapPut("/joints", Found).WithName("foundJoints").WithSummary("What holds a group of joints, as a look showed or a gauge told.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        bench.MapPut("/came", Came).WithName("cameAs").WithSummary("What is on the watch now, and how it is held.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         bench.MapPut("/steps/{key}", Tick).WithName("tickStep").WithSummary("Does the next step, leaves it out with a reason, or takes the last one back.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
@@ -39,11 +43,9 @@ internal static partial class BenchEndpoints
     /// <summary>The consents that a job's lasting work needs.</summary>
     internal static IEnumerable<ConsentTopic> TopicsOf(JobFile file)
     {
-        if (file.Facts() is not { } facts)
-            yield break;
-        if (facts.Work.Any(w => !w.Reversible))
+        if (file.BandWork().Any(w => !w.Reversible))
             yield return ConsentTopic.Band;
-        if (facts.ClaspWork.Any(w => !w.Reversible))
+        if (file.ClaspWork().Any(w => !w.Reversible))
             yield return ConsentTopic.Clasp;
     }
 
@@ -55,16 +57,43 @@ internal static partial class BenchEndpoints
 
     private static BenchSheet SetUp(long id, SetupWire typed, ShopFile shop)
     {
-        var setup = typed.Read();
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
         file.MustNotBeReferred();
         file.MustBeOpen();
-        // Once the first joint may be open, what joins the links is what it is.
-        if (file.Ticks.Count > 0 && setup.Fastener != file.Setup.Fastener)
-            throw RefusedException.Conflict("Bench work has begun; what joins the links can no longer be another thing. Take the steps back first.");
-        BenchSetups.Set(work, id, setup);
-        JobFile.Read(work, id).MustHoldTheTray();
+        BenchSetups.Set(work, id, typed.Read());
+        BenchChange.Again(work, id);
+        return Kept(work, id);
+    }
+
+    private static BenchSheet Found(long id, LookWire seen, ShopFile shop)
+    {
+        var look = seen.Read();
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustNotBeReferred();
+        file.MustBeOpen();
+        if (file.Band?.Links is null)
+            throw RefusedException.Conflict("Only a link bracelet has such joints.");
+        JointLooks.Set(work, id, seen.Group, look);
+        BenchChange.Again(work, id);
+        return Kept(work, id);
+    }
+
+    private static BenchSheet Came(long id, CameWire came, ShopFile shop)
+    {
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustBeOpen();
+        var refusals = new Refusals();
+        if (came.IsWanted && file.Band is { } band && AsItCame.KindOf(band) != came.On)
+            refusals.Add("$.on", $"on is {came.On}; the band of this job is {AsItCame.KindOf(band)}, so it can only be that, or another band.");
+        if (came.On == OnTheWatch.Nothing && came.IsWanted)
+            refusals.Add("$.isWanted", "isWanted is true; nothing is on the watch.");
+        refusals.ThrowIfAny();
+        CameAs.Set(work, id, new AsItCame(came.On, came.Held, came.IsWanted) { Position = file.BenchFile.Came?.Position });
+        // How the old band is held is found at the bench too.
+        BenchChange.Again(work, id);
         return Kept(work, id);
     }
 
@@ -77,27 +106,58 @@ internal static partial class BenchEndpoints
         var file = JobFile.Read(work, id);
         file.MustBeOpen();
         file.MustNotBeReferred();
-        if (BenchSteps.WhyNot(file.Steps, file.Ticks, key, tick.Done) is { } why)
+        var bench = file.Bench;
+        if (bench.Trouble is { } trouble)
+            throw RefusedException.Conflict(trouble);
+        var now = clock.GetUtcNow();
+        if (!tick.Done)
+        {
+            TakeBack(work, file, key);
+            return Kept(work, id);
+        }
+        if (BenchSteps.WhyNot(bench.Left, bench.Steps, key, tick: true) is { } why)
             throw RefusedException.Conflict(why);
-        var step = file.Steps.Single(s => s.Key == key);
+        var step = bench.Left[0];
+        if (step.Waits is { } waits)
+            throw RefusedException.Conflict(waits);
         if (skipped.Length > 0 && !step.MayBeSkipped)
             throw RefusedException.Conflict("This step cannot be left out: the plan would not be true. Take the plan back to Size instead, or stop and refer.");
-        if (tick.Done && step.Kind == StepKind.Consent && BenchSheet.ConsentOf(work, file) is { Signed: false })
+        if (step.Row == StepRow.Consent && BenchSheet.ConsentOf(work, file) is { Signed: false })
             throw RefusedException.Conflict("The owner has not signed yet: have it signed here, or on the printed sheet.");
-        var now = clock.GetUtcNow();
-        var moves = skipped.Length > 0 ? [] : tick.Done ? step.Moves : [.. step.Moves.Select(m => m.Back).Reverse()];
-        Move(work, file, moves, key, tick.Done ? "" : "taken back", now);
-        if (tick.Done)
-            BenchTicks.Set(work, id, file.Bench.Round?.Round ?? 1, step, skipped.Length > 0 ? skipped : null, now, Seconds(file, now));
-        else
-            BenchTicks.Drop(work, id, key);
+        BenchChange.Begin(work, file);
+        BenchWork.Do(work, id, step, skipped.Length > 0 ? skipped : null, now, file.Job.TakenInBy, Seconds(file, now));
         file = JobFile.Read(work, id);
-        if (tick.Done && file.Progress.Done(Station.Bench))
+        if (file.Progress.Done(Station.Bench))
         {
-            var notes = file.Bench.Done.Where(d => d.Skipped is not null).Select(d => $"{d.What} Left out: {d.Skipped}.").ToList();
+            var notes = file.Bench.Done.Where(d => d.Skipped is not null).Select(d => $"{d.Says} Left out: {d.Skipped}.").ToList();
             Log.Write(work, id, now, file.Job.TakenInBy, Station.Bench, $"Bench work done, {file.Progress.Steps} steps. {string.Join(' ', notes)}".TrimEnd());
         }
         return Kept(work, id);
+    }
+
+    /// <summary>Takes the last step back; what happened to parts since has to hold without it.</summary>
+    private static void TakeBack(ShopWork work, JobFile file, string key)
+    {
+        var (bench, id) = (file.Bench, file.Job.Id);
+        var steps = bench.Done.Where(d => d.Row != StepRow.Tray).ToList();
+        if (BenchSteps.WhyNot([], [.. steps.Select(d => d.Step)], key, tick: false) is { } why)
+            throw RefusedException.Conflict(why);
+        var last = steps[^1];
+        if (last.Row == StepRow.Before)
+            throw RefusedException.Conflict("That was done under a version before this one and cannot be taken back.");
+        if (file.BenchFile.Plan is { AtSeq: var agreed } && bench.Done.Count <= agreed)
+            throw RefusedException.Conflict("The plan was changed after that; what was done before it stays done.");
+        try
+        {
+            _ = Worked.After(bench.Plan!.From, bench.Done.Where(d => d != last).SelectMany(d => d.Acts!));
+        }
+        catch (InvalidOperationException)
+        {
+            throw RefusedException.Conflict("Parts of it are gone or were replaced since; put that right at the Tray first.");
+        }
+        BenchWork.Undo(work, id, last.Seq);
+        if (bench.Done.Count == 1)
+            BenchWork.Forget(work, id);
     }
 
     private static BenchSheet Sign(long id, SignWire signed, ShopFile shop, TimeProvider clock)
@@ -112,7 +172,7 @@ internal static partial class BenchEndpoints
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
         file.MustBeOpen();
-        if (file.Facts() is not { Lasting: { Length: > 0 } lasting } || file.Job.BandId is not { } band)
+        if (file.Lasting is not { Length: > 0 } lasting || file.Job.BandId is not { } band)
             throw RefusedException.Conflict("Nothing on this job asks for a consent.");
         var now = clock.GetUtcNow();
         foreach (var topic in TopicsOf(file))
@@ -134,26 +194,19 @@ internal static partial class BenchEndpoints
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
         file.MustBeOpen();
-        if (!file.Tray.Parts.Contains(part))
-            refusals.Add("$.part", $"The tray knows no {part}; it has {string.Join(", ", file.Tray.Parts)}.");
+        if (file.Bench is not { Plan: { } plan, Now: { } now })
+            throw RefusedException.Conflict("There is no tray before a plan is agreed.");
+        if (!TrayLine.Of(plan.From, now.Stand, plan.To).Any(l => l.What == part))
+            refusals.Add("$.part", $"The tray knows no {part}; it has {string.Join(", ", TrayLine.Of(plan.From, now.Stand, plan.To).Select(l => l.What))}.");
         refusals.ThrowIfAny("The tray is left as it was.");
-        var (from, to) = act.Act switch
-        {
-            TrayAct.Lost => (TrayPlace.Tray, TrayPlace.Lost),
-            TrayAct.Found => (TrayPlace.Lost, TrayPlace.Tray),
-            TrayAct.Scrapped => (TrayPlace.Tray, TrayPlace.Scrapped),
-            TrayAct.FromStock => (TrayPlace.Stock, TrayPlace.Tray),
-            TrayAct.ToStock => (TrayPlace.Tray, TrayPlace.Stock),
-            _ => throw new ArgumentOutOfRangeException(nameof(act), act.Act, "Not an act."),
-        };
-        if (act.Act == TrayAct.ToStock && -file.Tray[part, TrayPlace.Stock] < act.Count)
-            throw RefusedException.Conflict($"{part}: {Math.Max(0, -file.Tray[part, TrayPlace.Stock])} came from stock, so no more can go back there.");
+        var at = clock.GetUtcNow();
+        BenchChange.Begin(work, file);
         if (act.PartId is { } stocked && act.Act is TrayAct.FromStock or TrayAct.ToStock)
             why = $"{Book(work, file, stocked, act.Act == TrayAct.FromStock ? act.Count : -act.Count)}{(why.Length > 0 ? $"; {why}" : "")}";
-        var now = clock.GetUtcNow();
-        var move = new TrayMove(part, act.Count, from, to);
-        Move(work, file, [move], null, why, now);
-        Log.Write(work, id, now, file.Job.TakenInBy, Station.Bench, $"Tray: {move.Says}{(why.Length > 0 ? $" ({why})" : "")}.");
+        var said = "";
+        for (var i = 0; i < act.Count; i++)
+            said = TrayActs.Do(work, JobFile.Read(work, id), part, act, why, at);
+        Log.Write(work, id, at, file.Job.TakenInBy, Station.Bench, $"Tray: {said}{(why.Length > 0 ? $" ({why})" : "")}.");
         return Kept(work, id);
     }
 
@@ -208,19 +261,10 @@ internal static partial class BenchEndpoints
         return sheet;
     }
 
-    /// <summary>Writes moves to the tray's account; refused where a part is not where it is taken from.</summary>
-    private static void Move(ShopWork work, JobFile file, IReadOnlyList<TrayMove> moves, string? step, string why, DateTimeOffset at)
-    {
-        if (file.Tray.WhyNot(moves) is { } refused)
-            throw RefusedException.Conflict(refused);
-        foreach (var move in moves)
-            Trays.Write(work, file.Job.Id, new TrayEntry(at, file.Job.TakenInBy, step, move, why));
-    }
-
     /// <summary>How long the step took: since the one before, when that is not too long ago to be work on it.</summary>
     private static int? Seconds(JobFile file, DateTimeOffset now)
     {
-        var since = file.Bench.Done.Count > 0 ? file.Bench.Done.Max(d => d.DoneAt) : file.Plan?.AgreedAt;
+        var since = file.BenchFile.Done.Count > 0 ? file.BenchFile.Done.Max(d => d.DoneAt) : file.Plan?.AgreedAt;
         return since is { } from && now > from && now - from < LongestStep ? (int)(now - from).TotalSeconds : null;
     }
 

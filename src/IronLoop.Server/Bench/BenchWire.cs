@@ -1,7 +1,7 @@
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Joints;
 using IronLoop.Core.Measuring;
-using IronLoop.Core.Tray;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Rack;
 using IronLoop.Storage;
@@ -16,50 +16,94 @@ internal sealed record PlaceWire(Side? Side, IReadOnlyList<int> Joints, IReadOnl
     public static PlaceWire? Of(BenchPlace? place) => place is null ? null : new PlaceWire(place.Side, place.Joints ?? [], place.Links ?? [], place.AtLugs, place.AtClasp);
 }
 
-/// <summary>A bench step.</summary>
-/// <param name="Part">The part of the work.</param>
-/// <param name="What">What is done.</param>
+/// <summary>A bench step: acts, and the words made from them. What an act asks and does is told in docs/joints.md.</summary>
+/// <param name="Key">A name that stays the same while the plan does.</param>
+/// <param name="Row">The row of the table it is of.</param>
+/// <param name="Says">What is done, in words.</param>
+/// <param name="Caution">Whether it is a plain word of caution, without an act.</param>
+/// <param name="Acts">What a hand does, act by act.</param>
 /// <param name="Tool">With what; empty where hands do.</param>
 /// <param name="Direction">Which way a pin travels.</param>
 /// <param name="FallsOut">What can fall out unseen.</param>
-/// <param name="Caution">The caution that belongs to it.</param>
+/// <param name="Beware">The caution that belongs to it.</param>
 /// <param name="Minutes">What it takes here.</param>
 /// <param name="Skipped">Why it was left out; null when it was not.</param>
+/// <param name="Waits">Why it has to wait, such as a part that is lost.</param>
 internal sealed record StepWire(
-    string Key, BenchPart Part, StepKind Kind, string What, string Tool, string? Direction, string? FallsOut, string? Caution, PlaceWire? Where, double Minutes,
-    bool Done, bool Next, bool MayBeSkipped, string? Skipped);
+    string Key, StepRow Row, int Round, string Says, bool Caution, IReadOnlyList<ToldAct> Acts, string Tool, string? Direction, string? FallsOut, string? Beware,
+    PlaceWire? Where, double Minutes, bool Done, bool Next, bool MayBeSkipped, string? Skipped, string? Waits);
 
-/// <summary>What was done in an earlier round.</summary>
-internal sealed record EarlierWire(BenchPart Part, string What, string? Skipped);
+/// <summary>What was done under a version before.</summary>
+internal sealed record EarlierWire(StepRow Row, string Says, string? Skipped);
 
-/// <summary>How a job is worked at the bench; lengths as typed.</summary>
-/// <param name="Fastener">What joins the links; null while nobody looked.</param>
-/// <param name="Pin">Diameter of a pin.</param>
-/// <param name="Slot">Width of a screw's slot.</param>
-/// <param name="Gap">Gap a fork goes into.</param>
-/// <param name="NoArrow">Whether nothing shows a direction.</param>
+/// <summary>How a job is worked at the bench.</summary>
+/// <param name="Runs">Where a run of links leaves.</param>
+/// <param name="OneByOne">Whether a run is taken apart.</param>
+/// <param name="PartedToLieFlat">Whether the band is parted at the micro-adjust to lie flat.</param>
+/// <param name="TryOn">When it is tried on.</param>
+/// <param name="HeadOff">Whether the head comes off the band for the work.</param>
+/// <param name="BendsBars">Whether a straight bar is bent where a curved one is wanted.</param>
 internal sealed record SetupWire(
-    Fastener? Fastener, ToolFamily Tools, Insertion Insertion, MicroSchool Micro, string Pin = "", string Slot = "", string Gap = "", bool NoArrow = false)
+    ToolFamily Tools, Insertion Insertion, MicroSchool Micro, RunSchool Runs = RunSchool.InsideTheLinks, bool OneByOne = false, bool PartedToLieFlat = false,
+    TryOnSchool TryOn = TryOnSchool.BetweenTheSides, bool HeadOff = false, bool BendsBars = false)
 {
     public static SetupWire Of(BenchSetup setup) => new(
-        setup.Fastener, setup.Tools, setup.Insertion, setup.Micro, setup.Pin?.ToString() ?? "", setup.Slot?.ToString() ?? "", setup.Gap?.ToString() ?? "", setup.NoArrow);
+        setup.Tools, setup.Insertion, setup.Micro, setup.Runs, setup.OneByOne, setup.PartedToLieFlat, setup.TryOn, setup.HeadOff, setup.BendsBars);
 
-    public BenchSetup Read()
+    public BenchSetup Read() => new(Tools, Insertion, Micro)
+    {
+        Runs = Runs,
+        OneByOne = OneByOne,
+        PartedToLieFlat = PartedToLieFlat,
+        TryOn = TryOn,
+        HeadOff = HeadOff,
+        BendsBars = BendsBars,
+    };
+}
+
+/// <summary>What holds a group of joints; lengths as typed.</summary>
+/// <param name="Group">The group.</param>
+/// <param name="Fastener">What holds it; not looked at yet until somebody did.</param>
+/// <param name="Across">Diameter of its pin or bar.</param>
+/// <param name="Slot">Width of its screw's slot.</param>
+/// <param name="SlotLength">Length of its screw's slot.</param>
+/// <param name="Gap">Gap a fork goes into.</param>
+/// <param name="NoArrow">Whether nothing shows a direction.</param>
+internal sealed record LookWire(JointGroup Group, Fastener Fastener, string Across = "", string Slot = "", string SlotLength = "", string Gap = "", bool NoArrow = false)
+{
+    public static LookWire Of(JointGroup group, JointLook look) => new(
+        group, look.Fastener, look.Across?.ToString() ?? "", look.Slot?.ToString() ?? "", look.SlotLength?.ToString() ?? "", look.Gap?.ToString() ?? "", look.NoArrow);
+
+    public JointLook Read()
     {
         var refusals = new Refusals();
-        var setup = new BenchSetup(
-            Fastener, Tools, Insertion, Micro, refusals.Typed("$.pin", Pin, BenchSetup.Allowed), refusals.Typed("$.slot", Slot, BenchSetup.Allowed),
-            refusals.Typed("$.gap", Gap, BenchSetup.Allowed), NoArrow);
+        if (!FastenerFacts.BetweenLinks.Contains(Fastener) && Fastener is not (Fastener.FrictionPin or Fastener.NotLookedAt))
+            refusals.Add("$.fastener", $"fastener is {Fastener}; links and clasps are held by {string.Join(", ", FastenerFacts.BetweenLinks)}, or FrictionPin.");
+        var look = new JointLook(Fastener)
+        {
+            Across = refusals.Typed("$.across", Across, BenchSetup.Allowed),
+            Slot = refusals.Typed("$.slot", Slot, BenchSetup.Allowed),
+            SlotLength = refusals.Typed("$.slotLength", SlotLength, BenchSetup.Allowed),
+            Gap = refusals.Typed("$.gap", Gap, BenchSetup.Allowed),
+            NoArrow = NoArrow,
+        };
         refusals.ThrowIfAny("This cannot be taken.");
-        return setup;
+        return look;
     }
 }
+
+/// <summary>How the watch came.</summary>
+/// <param name="On">What is on it.</param>
+/// <param name="Held">How that is held at the lugs.</param>
+/// <param name="IsWanted">Whether it is the band the job is about.</param>
+/// <param name="Said">Whether somebody said so; else it is what is usual for the request.</param>
+internal sealed record CameWire(OnTheWatch On, HeldBy Held, bool IsWanted, bool Said = false);
 
 /// <summary>A kind of fastener and how it is known.</summary>
 internal sealed record FastenerWire(Fastener Fastener, string KnownBy);
 
 /// <summary>Where the parts of one kind are.</summary>
-internal sealed record TrayLineWire(string Part, int Watch, int Tray, int Bag, int Scrapped, int Lost, int FromStock);
+internal sealed record TrayLineWire(string Part, bool Links, int Watch, int Tray, int Bag, int Scrapped, int Lost, int FromStock);
 
 /// <summary>A part in stock that could take a lost one's place.</summary>
 internal sealed record TrayStockWire(long PartId, string Article, string Name, string Measured, int Free);
@@ -69,42 +113,62 @@ internal sealed record TrayStockWire(long PartId, string Article, string Name, s
 /// <param name="Signature">The drawn signature, an SVG path; empty when none was drawn.</param>
 internal sealed record BenchConsentWire(string Work, string SignedBy, DateTimeOffset? SignedAt, string Signature, bool OnPaper, bool Signed);
 
-/// <summary>The bench of one job.</summary>
-/// <param name="Asks">Whether the bracelet's fastener has to be said before there are steps.</param>
+/// <summary>The bench of one job, so that another program can replay it: how it stood, how it shall stand, and every step between.</summary>
+/// <param name="From">How it stood at take-in; null before a plan is agreed.</param>
+/// <param name="To">How it shall stand after the last step.</param>
+/// <param name="Joints">What holds each group of joints of a bracelet.</param>
+/// <param name="Asks">The groups nobody has looked at that the next step wants looked at.</param>
 /// <param name="MinutesLeft">What the rest takes here.</param>
+/// <param name="Trouble">Why there is no list of steps, though a plan is agreed.</param>
 internal sealed record BenchSheet(
-    SetupWire Setup, bool HasLinks, bool Asks, IReadOnlyList<FastenerWire> Fasteners, int Round, IReadOnlyList<EarlierWire> Earlier, IReadOnlyList<StepWire> Steps,
-    double MinutesLeft, IReadOnlyList<TrayLineWire> Tray, BenchConsentWire? Consent)
+    ToldStand? From, ToldStand? To, SetupWire Setup, CameWire Came, bool HasLinks, IReadOnlyList<LookWire> Joints, IReadOnlyList<JointGroup> Asks, IReadOnlyList<FastenerWire> Fasteners, int Round,
+    IReadOnlyList<EarlierWire> Earlier, IReadOnlyList<StepWire> Steps, double MinutesLeft, IReadOnlyList<TrayLineWire> Tray, BenchConsentWire? Consent, string? Trouble)
 {
+    private static readonly JointGroup[] OfABracelet = [JointGroup.Links, JointGroup.ClaspTwelve, JointGroup.ClaspSix];
+
     public static BenchSheet Of(ShopWork work, JobFile file)
     {
-        var minutes = BenchTicks.Minutes(work);
-        var next = file.Steps.FirstOrDefault(s => !file.Ticks.Contains(s.Key));
-        var skipped = file.Bench.Done.ToDictionary(d => d.Key, d => d.Skipped);
-        // Extra work has its own figure; every other kind of step is corrected by the shop's own times.
-        double Takes(BenchStep step) => step.Kind != StepKind.Extra && minutes.TryGetValue(step.Kind, out var here) ? here : step.Minutes;
-        var steps = file.Steps.Select(s => new StepWire(
-            s.Key, s.Part, s.Kind, s.What, s.Tool, s.Direction, s.FallsOut, s.Caution, PlaceWire.Of(s.Where), Takes(s),
-            file.Ticks.Contains(s.Key), s == next, s.MayBeSkipped, skipped.GetValueOrDefault(s.Key))).ToList();
-        var tray = file.Tray;
+        var (bench, minutes) = (file.Bench, BenchWork.Minutes(work));
+        // Work on a thing has its own figure; every other kind of step is corrected by the shop's own times.
+        double Takes(BenchStep step) => step.Row != StepRow.Prepare && minutes.TryGetValue(step.Row, out var here) ? here : step.Minutes;
+        var steps = bench.Done.Select(d => new StepWire(
+                d.Key, d.Row, d.Round, d.Says, d.Acts!.Count == 0, [.. d.Acts.Select(ToldAct.Tell)], "", null, null, null, null, 0, true, false, false, d.Skipped, null))
+            .Concat(bench.Left.Select((s, i) => new StepWire(
+                s.Key, s.Row, s.Round, s.Says, s.IsWord, [.. s.Acts.Select(ToldAct.Tell)], s.Tool, s.Direction, s.FallsOut, s.Caution, PlaceWire.Of(s.Where), Takes(s),
+                false, i == 0, s.MayBeSkipped, null, s.Waits)))
+            .ToList();
         return new BenchSheet(
-            SetupWire.Of(file.Setup),
+            bench.Plan is null ? null : ToldStand.Tell(bench.Plan.From),
+            bench.Plan is null ? null : ToldStand.Tell(bench.Plan.To),
+            SetupWire.Of(file.BenchFile.Setup ?? new BenchSetup()),
+            new CameWire(file.Came.On, file.Came.Held, file.Came.IsWanted, file.BenchFile.Came is not null),
             file.Band?.Links is not null,
-            file.Plan?.AgreedAt is not null && file.Steps.Count == 0,
-            [.. Enum.GetValues<Fastener>().Select(f => new FastenerWire(f, FastenerWork.KnownBy(f)))],
-            file.Bench.Round?.Round ?? 1,
-            [.. file.Earlier.Select(e => new EarlierWire(e.Part, e.What, e.Skipped))],
+            bench.Facts is { Band.Links: not null } facts ? [.. OfABracelet.Select(g => LookWire.Of(g, facts.Look(g)))] : [],
+            AsksOf(bench),
+            [.. FastenerFacts.BetweenLinks.Append(Fastener.FrictionPin).Select(f => new FastenerWire(f, JointWords.KnownBy(f)))],
+            bench.Left.Count > 0 ? bench.Left[0].Round : bench.Done.Count > 0 ? bench.Done[^1].Round : 1,
+            [.. bench.History.Select(d => new EarlierWire(d.Row, d.Says, d.Skipped))],
             steps,
             Math.Round(steps.Where(s => !s.Done).Sum(s => s.Minutes), 1),
-            [.. tray.Parts.Select(p => new TrayLineWire(
-                p, tray[p, TrayPlace.Watch], tray[p, TrayPlace.Tray], tray[p, TrayPlace.Bag], tray[p, TrayPlace.Scrapped], tray[p, TrayPlace.Lost], -tray[p, TrayPlace.Stock]))],
-            ConsentOf(work, file));
+            Lines(bench),
+            ConsentOf(work, file), bench.Trouble);
     }
+
+    /// <summary>The groups that the next step asks to be looked at.</summary>
+    private static IReadOnlyList<JointGroup> AsksOf(JobBench bench) =>
+        bench is { Left: [{ Row: StepRow.Look } look, ..], Plan: { } plan }
+            ? [.. look.Acts.OfType<Act.Look>().Select(l => JointNames.GroupOf(l.Joint)).Distinct()]
+            : [];
+
+    private static IReadOnlyList<TrayLineWire> Lines(JobBench bench) => bench is { Plan: { } plan, Now: { } now }
+        ? [.. TrayLine.Of(plan.From, now.Stand, plan.To).Select(l => new TrayLineWire(
+            l.What, now.Stand.Things.Any(t => t.Kind == ThingKind.Link && TrayLine.NameOf(t) == l.What), l[Place.Watch], l[Place.Tray], l[Place.Bag], l[Place.Thrown], l[Place.Lost], l.FromStock))]
+        : [];
 
     /// <summary>The consent the lasting work waits for; both topics are signed together at the bench.</summary>
     public static BenchConsentWire? ConsentOf(ShopWork work, JobFile file)
     {
-        if (file.Facts() is not { Lasting: { Length: > 0 } lasting })
+        if (file.Lasting is not { Length: > 0 } lasting)
             return null;
         var given = BenchEndpoints.TopicsOf(file).Select(t => Consents.Of(work, file.Job.Id, t)).ToList();
         var one = given.OfType<Consent>().FirstOrDefault();

@@ -9,7 +9,7 @@ using IronLoop.Storage;
 
 namespace IronLoop.Server.Bench;
 
-/// <summary>The try-on between the sides: what was felt and seen there, and what it changes of the rest.</summary>
+/// <summary>The try-on of a bracelet: what was felt and seen there, and what it changes of the rest.</summary>
 internal static class BetweenTheSides
 {
     /// <summary>Judges what was felt, and takes the new plan where that is asked for.</summary>
@@ -22,54 +22,45 @@ internal static class BetweenTheSides
     public static TriedSheet TriedOn(ShopWork work, JobFile file, TriedWire tried, DateTimeOffset at, int? seconds)
     {
         var refusals = new Refusals();
-        var next = file.Steps.FirstOrDefault(s => !file.Ticks.Contains(s.Key));
-        if (file.Facts() is not { Band.Links: { } links } facts || next is not { Kind: StepKind.TryOn } || file.Plan is null)
-            throw RefusedException.Conflict("The try-on between the sides is not the next step.");
-        var worked = BenchSteps.First(facts);
-        var first = worked ?? facts.FirstSide ?? BenchSteps.FirstSide(facts.Plan);
-        var now = NowOn(facts, worked);
+        var bench = file.Bench;
+        if (bench is not { Facts: { Band.Links: { } links } facts, Plan: { } agreed, Now: { } stands, Left: [{ Row: StepRow.TryOn } next, ..] }
+            || file.Plan is null || file.Band is not { Clasp: { } clasp } band || Lying.Of(facts, stands.Stand) is not { } now)
+            throw RefusedException.Conflict("The try-on is not the next step.");
+        var first = agreed.Targets[0].First;
         var usual = links.Twelve.Concat(links.Six).GroupBy(l => l.Pitch).OrderByDescending(g => g.Count()).ThenBy(g => g.Key).First().Key;
-        var clasp = (file.OwnClaspBand?.Clasp ?? facts.Band.Clasp)!;
         var loop = now.Sum(Side.Twelve) + now.Sum(Side.Six) + clasp.Twelve + clasp.Six + clasp.Tighter(now.Position);
         var judged = new Gauge.TryOnWire(tried.By, tried.Over, tried.Amount, Wedge: tried.Wedge).Into(new TryOn(), refusals) with
         {
             Loop = loop,
             Pitch = usual,
-            Thickness = facts.Band.Thickness,
+            Thickness = band.Thickness,
         };
         var seen = refusals.Typed("$.seen", tried.Seen, AllowedLength.Mm(0, 30));
         if (judged.Amount is null)
             refusals.Add("$.amount", "Enter the surplus that was felt.");
         refusals.ThrowIfAny("The try-on is not taken.");
         var figures = file.Figures with { TryOn = judged };
-        if (figures.Target(facts.Band.PivotHeight) is not { } target)
+        if (figures.Target(band.PivotHeight) is not { } target)
             throw RefusedException.Conflict("With this surplus no length can be worked out; judge it again.");
-        var rest = Core.Bench.TriedOn.Of(facts.Band, now, facts.Plan, first, target, file.Figures.Habits);
-        var comes = Planner.Judge(Sizing.Request(facts.Band, target, file.Figures.Habits), rest.Plan);
+        var rest = Core.Bench.TriedOn.Of(band, now, file.Plan.Arrangement, first, target, file.Figures.Habits);
+        var comes = Planner.Judge(Sizing.Request(band, target, file.Figures.Habits), rest.Plan);
         var sits = (now.Sum(Side.Twelve) + clasp.Twelve + (clasp.MicroSide == Side.Twelve ? clasp.Tighter(now.Position) : Length.Zero)
             - now.Sum(Side.Six) - clasp.Six - (clasp.MicroSide == Side.Six ? clasp.Tighter(now.Position) : Length.Zero)).Millimetres / 2;
         var seenSays = seen is { } far ? SeenSays(tried.Toward == Side.Six ? far.Millimetres : -far.Millimetres, sits) : null;
         if (tried.Take)
         {
             var id = file.Job.Id;
+            BenchChange.Begin(work, file);
             Gaugings.TryOn(work, id, judged);
             Plans.Set(work, id, new StoredPlan(rest.Plan, rest.Target.Length, file.Plan.AgreedAt));
-            BenchTicks.Set(work, id, facts.Round, next with { What = $"{next.What} {rest.Says}" }, null, at, seconds);
+            BenchWork.Do(work, id, next with { Says = $"{next.Says} {rest.Says}" }, null, at, file.Job.TakenInBy, seconds);
             if (!rest.Same)
-                BenchRounds.Begin(work, id, new BenchRound(facts.Round + 1, first, now));
-            Log.Write(work, id, at, file.Job.TakenInBy, Station.Bench, $"Tried on between the sides. {rest.Says} {seenSays}".TrimEnd());
+                BenchChange.Agreed(work, id);
+            Log.Write(work, id, at, file.Job.TakenInBy, Station.Bench, $"Tried on. {rest.Says} {seenSays}".TrimEnd());
         }
         return new TriedSheet(
             rest.Says, rest.Same, rest.OnlyMicro, rest.FirstSideAgain, target.Length, comes.Length, comes.OffCentreMillimetres, seenSays,
             BenchSheet.Of(work, tried.Take ? JobFile.Read(work, file.Job.Id) : file));
-    }
-
-    /// <summary>The links as they lie at the try-on: the first side done, the second as it was, or both done; the micro-adjust not moved yet.</summary>
-    private static Arrangement NowOn(BenchFacts facts, Side? first)
-    {
-        var before = facts.Before ?? Arrangement.AsItIs(facts.Band.Links!, facts.Band.Clasp!);
-        var position = facts.Before?.Position ?? facts.Band.Clasp!.Position;
-        return new Arrangement(first == Side.Six ? before.Twelve : facts.Plan.Twelve, first == Side.Twelve ? before.Six : facts.Plan.Six, position);
     }
 
     private static string SeenSays(decimal seen, decimal computed)

@@ -20,7 +20,7 @@ internal static class ClaspChoice
         if (file.OwnClaspBand is not { } band)
             throw RefusedException.Conflict("Choose a band first; its clasp is looked at then.");
         var id = file.Job.Id;
-        Consent(work, file, ClaspWork.Lasting(ClaspWork.Keep(file.BandEnd(file.Stock!, band), file.Figures[GaugedFigure.ClaspBar], file.Clasp.SwapEnds)), signedBy, at);
+        Consent(work, file, file.OtherClasp is null ? PieceOfWork.Lasting(file.ClaspWork()) : "", signedBy, at);
         if (file.OtherClasp is not null)
         {
             Storage.Jobs.LookAtClaspAgain(work, id);
@@ -45,7 +45,7 @@ internal static class ClaspChoice
         var judged = bench.Judge(part.Part).Judgement;
         if (judged.Verdict == Verdict.No)
             throw RefusedException.Conflict($"{part.Part.Name} does not go on: {judged.Rules.First(r => r.Verdict == Verdict.No).Says}");
-        Consent(work, file, ClaspWork.Lasting(judged.Rules.SelectMany(r => r.Work)), signedBy, at);
+        Consent(work, file, PieceOfWork.Lasting(judged.Rules.SelectMany(r => r.Work)), signedBy, at);
         JobClasps.Set(work, id, file.Clasp with { PartId = part.Id });
         Plans.Drop(work, id);
         PartsTaken.LeaveClasp(work, id);

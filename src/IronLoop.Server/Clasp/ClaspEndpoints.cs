@@ -74,7 +74,7 @@ internal static class ClaspEndpoints
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
         file.MustNotBeOnTheBench();
-        var before = ClaspWork.Lasting(file.ClaspWork());
+        var before = PieceOfWork.Lasting(file.ClaspWork());
         JobClasps.Set(work, id, file.Clasp with
         {
             Kind = seen.Kind,
@@ -85,7 +85,7 @@ internal static class ClaspEndpoints
             SwapEnds = seen.SwapEnds && seen is { Notched: true, OtherPlain: true },
         });
         // What was decided, and perhaps signed, was decided about other work.
-        if (file.Job.ClaspKeptAt is not null && ClaspWork.Lasting(JobFile.Read(work, id).ClaspWork()) != before)
+        if (file.Job.ClaspKeptAt is not null && PieceOfWork.Lasting(JobFile.Read(work, id).ClaspWork()) != before)
         {
             Storage.Jobs.LookAtClaspAgain(work, id);
             Plans.Drop(work, id);
@@ -168,7 +168,7 @@ internal static class ClaspEndpoints
     {
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
-        file.MustBeOpen();
+        file.MustNotBeOnTheBench();
         var part = inspected.Came ? new OwnPart(inspected.Kind, inspected.Straight, inspected.Springy, inspected.Unworn) : OwnPart.Missing(inspected.Kind);
         OwnParts.Set(work, id, part);
         if (part.IsReused)
@@ -185,7 +185,7 @@ internal static class ClaspEndpoints
         var which = refusals.Chosen<OwnPartKind>("$.kind", kind);
         refusals.ThrowIfAny();
         using var work = shop.Begin();
-        JobFile.Read(work, id).MustBeOpen();
+        JobFile.Read(work, id).MustNotBeOnTheBench();
         OwnParts.Drop(work, id, which);
         PartsTaken.Leave(work, id, ClaspSheetWire.UseOf(which));
         var sheet = ClaspSheetWire.Read(work, JobFile.Read(work, id));
@@ -197,7 +197,7 @@ internal static class ClaspEndpoints
     {
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
-        file.MustBeOpen();
+        file.MustNotBeOnTheBench();
         if (OwnParts.Of(work, id).FirstOrDefault(p => p.Kind == choice.Kind) is not { IsReused: false } own)
             throw RefusedException.Conflict("Only an own part that is not used again is replaced; inspect it first.");
         if (Parts.Find(work, choice.PartId) is not { } part)

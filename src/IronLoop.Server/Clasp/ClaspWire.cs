@@ -141,7 +141,7 @@ internal sealed record ClaspSheetWire(
         var facts = file.ClaspKind is { } kind ? ClaspSheet.Facts(kind, file.Figures) : null;
         var judged = facts is null ? new Judgement([]) : bench.JudgePresent(facts);
         return new PresentClaspWire(bench.Band.ClaspName, judged.Verdict, [.. judged.Rules.Select(RuleWire.Of)], ClaspEffectWire.Of(bench.Present, bench.Target),
-            ClaspWork.Lasting(ClaspWork.Keep(bench.End, file.Figures[GaugedFigure.ClaspBar], file.Clasp.SwapEnds)) is { Length: > 0 } words ? words : null);
+            PieceOfWork.Lasting(file.ClaspWork()) is { Length: > 0 } words ? words : null);
     }
 
     private static IEnumerable<OwnPartWire> OwnPartsOf(ShopWork work, JobFile file)

@@ -81,7 +81,7 @@ internal static class ClientEndpoints
             .. jobs.Select(file => new JobDataWire(
                 JobWire.Of(file, clock.Today()), file.Job.Words,
                 [.. Gaugings.ReadingsOf(work, file.Job.Id).Where(r => r.JobId == file.Job.Id).Select(r => new HeldReadingWire(r.Figure, r.Length))],
-                file.Bench.Condition,
+                file.BenchFile.Condition,
                 [.. TakeIns.PhotosOf(work, file.Job.Id).Select(p => $"/api/photos/{p.Id}")],
                 [.. ((Consent?[])[Consents.Of(work, file.Job.Id), Consents.Of(work, file.Job.Id, ConsentTopic.Clasp)]).OfType<Consent>()
                     .Select(c => new SignedWire(c.Work, c.SignedBy, c.SignedAt, c.OnPaper, c.Signature))],

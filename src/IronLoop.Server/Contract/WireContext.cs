@@ -117,6 +117,8 @@ namespace IronLoop.Server.Contract;
 [JsonSerializable(typeof(TryOnWire))]
 [JsonSerializable(typeof(WearItWire))]
 [JsonSerializable(typeof(WishesWire))]
+[JsonSerializable(typeof(CameWire))]
+[JsonSerializable(typeof(LookWire))]
 [JsonSerializable(typeof(List<BackupWire>))]
 [JsonSerializable(typeof(List<BandWire>))]
 [JsonSerializable(typeof(List<ClientWire>))]

@@ -2,7 +2,7 @@ using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.HandOver;
 using IronLoop.Core.Jobs;
-using IronLoop.Core.Tray;
+using IronLoop.Core.Joints;
 using IronLoop.Server.Bench;
 using IronLoop.Server.Clasp;
 using IronLoop.Server.Devices;
@@ -60,15 +60,21 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
         Choose(job, article);
         KeepClasp(job);
         var file = JobFile.Read(work, job);
-        Plans.Set(work, job, new StoredPlan(file.Arrangement()!, file.Target!.Value.Length, clock.GetUtcNow()));
+        Agree(job, file.Arrangement()!);
+        file = JobFile.Read(work, job);
+        if (file.Bench is { Facts: { } facts, Plan: { } plan } && Lying.Of(facts, plan.To) is { } told)
+            Agree(job, told);
     }
+
+    private void Agree(long job, Arrangement arrangement) =>
+        Plans.Set(work, job, new StoredPlan(arrangement, JobFile.Read(work, job).Target!.Value.Length, clock.GetUtcNow()));
 
     /// <summary>Another clasp than the band's own; where there is none in stock, the job waits for it.</summary>
     public void Replace(long job, string article) => ClaspChoice.Replace(work, JobFile.Read(work, job), Parts.Find(work, article)!.Id, "", clock.GetUtcNow());
 
     public void TickAll(long job) => Tick(job, _ => true, clock.GetUtcNow());
 
-    public void TickToTheTryOn(long job) => Tick(job, step => step.Kind != StepKind.TryOn, clock.GetUtcNow());
+    public void TickToTheTryOn(long job) => Tick(job, step => step.Row != StepRow.TryOn, clock.GetUtcNow());
 
     public void TickSome(long job, int steps) => Tick(job, _ => steps-- > 0, clock.GetUtcNow());
 
@@ -90,28 +96,38 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
     {
         var file = JobFile.Read(work, job);
         var observe = observeIn is { } days ? clock.Today().AddDays(days) : (DateOnly?)null;
-        Closing.Close(work, file, Closing.Bag(work, file), new HandedOver(
+        Closing.Close(work, file, Closing.Bag(file), new HandedOver(
             HowItGoesBack.Collected, file.Job.TakenInBy, "", null, null, observe, observeFor, null), clock.GetUtcNow().AddDays(-daysAgo));
     }
 
     private void Tick(long job, Func<BenchStep, bool> goesOn, DateTimeOffset at, double? pace = null, string? felt = null)
     {
         var file = JobFile.Read(work, job);
-        foreach (var step in file.Steps.Where(s => !file.Ticks.Contains(s.Key)).TakeWhile(goesOn))
+        BenchChange.Begin(work, file);
+        foreach (var step in file.Bench.Left.TakeWhile(goesOn))
         {
             int? seconds = pace is { } share ? (int)(step.Minutes * 60 * share) : null;
             at = at.AddSeconds(seconds ?? 0);
-            if (felt is not null && step.Kind == StepKind.TryOn)
-            {
-                var tried = new TriedWire(SurplusBy.Millimetres, SurplusOver.Comfort, felt, Take: true);
-                BetweenTheSides.TriedOn(work, JobFile.Read(work, job), tried, at, seconds);
-                // What is left may be other steps now.
-                Tick(job, goesOn, at, pace);
-                return;
-            }
-            foreach (var move in step.Moves)
-                Trays.Write(work, job, new TrayEntry(at, file.Job.TakenInBy, step.Key, move, ""));
-            BenchTicks.Set(work, job, file.Bench.Round?.Round ?? 1, step, null, at, seconds);
+            if (felt is not null && step.Row == StepRow.TryOn)
+                BetweenTheSides.TriedOn(work, JobFile.Read(work, job), new TriedWire(SurplusBy.Millimetres, SurplusOver.Comfort, felt, Take: true), at, seconds);
+            else
+                BenchWork.Do(work, job, step, null, at, file.Job.TakenInBy, seconds);
+            if (step.Row != StepRow.Look && (felt is null || step.Row != StepRow.TryOn))
+                continue;
+            // What a look shows is written down by its pictures; what is left may be other steps now.
+            foreach (var group in step.Acts.OfType<Act.Look>().Select(l => JointNames.GroupOf(l.Joint)).Distinct())
+                Found(job, group);
+            Tick(job, goesOn, at, pace, step.Row == StepRow.TryOn ? null : felt);
+            return;
         }
+    }
+
+    private void Found(long job, JointGroup group)
+    {
+        if (group == JointGroup.Lugs)
+            CameAs.Set(work, job, JobFile.Read(work, job).Came with { Held = HeldBy.LooseBars });
+        else
+            JointLooks.Set(work, job, group, new JointLook(group == JointGroup.Links ? Fastener.SplitPin : Fastener.SpringBar));
+        BenchChange.Again(work, job);
     }
 }

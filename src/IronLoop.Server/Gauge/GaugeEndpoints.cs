@@ -72,8 +72,9 @@ internal static class GaugeEndpoints
         file.MustBeOpen();
         change(work, file);
         OwnBraceletBand.Refresh(work, id, clock);
+        var before = file;
         file = JobFile.Read(work, id);
-        file.MustHoldTheTray();
+        file.MustBeTheSameBench(before);
         var sheet = GaugeSheetWire.Read(work, file);
         work.Keep();
         return sheet;
@@ -100,8 +101,9 @@ internal static class GaugeEndpoints
         var note = Wrists.NoteOf(work, id);
         Wrists.Note(work, id, new WristNote(typed.WornAt ?? note.WornAt, typed.Season ?? note.Season));
         OwnBraceletBand.Refresh(work, id, clock);
+        var before = file;
         file = JobFile.Read(work, id);
-        file.MustHoldTheTray();
+        file.MustBeTheSameBench(before);
         var job = JobWire.Of(file, clock.Today());
         work.Keep();
         return job;

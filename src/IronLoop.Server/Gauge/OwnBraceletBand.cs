@@ -12,7 +12,7 @@ internal static class OwnBraceletBand
     {
         var file = JobFile.Read(work, id);
         var sheet = file.Figures.Bracelet ?? new OwnBracelet();
-        if (file.Ticks.Count > 0 || sheet.Band(file.Figures) is not { } band)
+        if (file.Bench.IsBegun || sheet.Band(file.Figures) is not { } band)
             return;
         if (OwnBracelets.BandOf(work, id) is { } made)
         {

@@ -1,4 +1,5 @@
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Joints;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Measuring;
 using IronLoop.Server.Contract;

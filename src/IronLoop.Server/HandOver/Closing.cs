@@ -1,5 +1,8 @@
+using IronLoop.Core.Bench;
+using IronLoop.Core.Fitting;
 using IronLoop.Core.HandOver;
 using IronLoop.Core.Jobs;
+using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Tray;
 using IronLoop.Server.Loop;
@@ -11,13 +14,8 @@ namespace IronLoop.Server.HandOver;
 /// <summary>What a hand-over stores: the bag, the band as it left, how it went back, and a line in the log.</summary>
 internal static class Closing
 {
-    /// <summary>What the bag must hold: everything of the owner's that lies in the tray, and own parts that were replaced.</summary>
-    public static IReadOnlyList<BagLine> Bag(ShopWork work, JobFile file) =>
-    [
-        .. file.Tray.In(TrayPlace.Tray),
-        // An old clasp that was replaced lies in the tray already.
-        .. OwnPart.Replaced(OwnParts.Of(work, file.Job.Id).Where(p => p.Kind != OwnPartKind.Clasp || file.Band?.Links is null || file.OtherClasp is null)),
-    ];
+    /// <summary>What the bag must hold: everything that was put into it, by the band it fits.</summary>
+    public static IReadOnlyList<BagLine> Bag(JobFile file) => file.Bench.Now is { } now ? TrayLine.In(now.Stand, Place.Bag) : [];
 
     /// <summary>What the owner is told, once a plan is agreed.</summary>
     public static IReadOnlyList<string> AdviceFor(JobFile file, IReadOnlyList<BagLine> bag) =>
@@ -41,10 +39,8 @@ internal static class Closing
     public static void Close(ShopWork work, JobFile file, IReadOnlyList<BagLine> bag, HandedOver how, DateTimeOffset at)
     {
         var id = file.Job.Id;
-        foreach (var line in file.Tray.In(TrayPlace.Tray))
-            Trays.Write(work, id, new TrayEntry(at, how.By, null, new TrayMove(line.What, line.Count, TrayPlace.Tray, TrayPlace.Bag), ""));
         Bags.Fill(work, id, bag);
-        HandOvers.Close(work, id, at, how with { LeftBandId = Left(work, file, bag) });
+        HandOvers.Close(work, id, at, how with { LeftBandId = Left(work, file) });
         var held = bag.Count == 0 ? "Nothing for the bag." : $"In the bag: {string.Join(", ", bag.Select(l => $"{l.Count} {l.What}"))}.";
         var back = how.GoesBack switch { HowItGoesBack.Posted => "Posted.", HowItGoesBack.Collected => "Collected.", _ => "" };
         var observed = how.ObserveOn is { } day ? $"To be asked after on {day:d MMMM yyyy}{(how.ObserveFor.Length > 0 ? $": {how.ObserveFor}" : "")}." : "";
@@ -53,11 +49,13 @@ internal static class Closing
     }
 
     /// <summary>The band as it left, which is the owner's from now on.</summary>
-    private static long? Left(ShopWork work, JobFile file, IReadOnlyList<BagLine> bag)
+    private static long? Left(ShopWork work, JobFile file)
     {
         if (file is not { Stock: { } stock, Plan: { } plan, Unmarked: { } unmarked } || file.Band is not { } band)
             return null;
-        var left = LeftBand.Of(band, unmarked, plan.Arrangement, bag, file.Setup);
+        var stand = file.Bench.Now?.Stand;
+        int InTheBag(LinkKind kind) => stand?.Things.Count(t => t.Kind == ThingKind.Link && t.Place == Place.Bag && Lying.IsOf(t, kind)) ?? 0;
+        var left = LeftBand.Of(band, unmarked, plan.Arrangement, InTheBag, file.Bench.Facts?.Look(JointGroup.Links) ?? JointLook.None);
         return Bands.Add(work, stock with
         {
             Article = Bands.NextArticle(work, "OWN"),

@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using IronLoop.Core.HandOver;
 using IronLoop.Core.Jobs;
+using IronLoop.Core.Joints;
 using IronLoop.Core.Tray;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Loop;
@@ -76,7 +77,7 @@ internal static class HandOverEndpoints
     internal static HandOverSheet SheetOf(ShopWork work, JobFile file)
     {
         var closed = file.Job.ClosedAt is not null;
-        var bag = closed ? Bags.Of(work, file.Job.Id) : Closing.Bag(work, file);
+        var bag = closed ? Bags.Of(work, file.Job.Id) : Closing.Bag(file);
         var how = HandOvers.Of(work, file.Job.Id);
         return new HandOverSheet(
             WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures, [.. bag.Select(l => new BagLineWire(l.What, l.Count))],
@@ -95,7 +96,7 @@ internal static class HandOverEndpoints
         if (open.Count > 0)
             throw RefusedException.Conflict($"Not ready to hand over. {file.Progress.Says(open[0])}");
 
-        var expected = Closing.Bag(work, file);
+        var expected = Closing.Bag(file);
         var how = Checked(work, file, counted, expected, clock.Today(), out var cents);
         var now = clock.GetUtcNow();
         if (file.Stock is { OwnerClientId: null } stock && !Bands.BookOut(work, stock.Id))
@@ -131,12 +132,9 @@ internal static class HandOverEndpoints
         }
         foreach (var stray in counted.Counted.Where(c => expected.All(e => e.What != c.What)))
             refusals.Add("$.counted", $"{stray.What}: nothing of this kind came out.");
-        foreach (var part in file.Tray.Parts)
-        {
-            var missing = file.Tray[part, TrayPlace.Lost] + file.Tray[part, TrayPlace.Stock];
-            if (missing > 0 && note.Length == 0)
-                refusals.Add("$.note", $"{part}: {missing} lost and not replaced; say in the note what the owner is told.");
-        }
+        if (file.Bench.Now is { } now && note.Length == 0)
+            foreach (var lost in now.Stand.Things.Where(t => t.Place == Place.Lost && !now.Stand.Things.Any(o => o.Instead == t.Id && o.Place != Place.Drawer)).GroupBy(t => t.Plural))
+                refusals.Add("$.note", $"{lost.Key}: {lost.Count()} lost and not replaced; say in the note what the owner is told.");
         if (counted.GoesBack == HowItGoesBack.Posted)
             foreach (var line in Closing.Packed(work, file, expected).Except(counted.Packed ?? [], StringComparer.Ordinal))
                 refusals.Add("$.packed", $"Not packed yet: {line}.");

@@ -53,7 +53,7 @@ internal static class LabelEndpoints
 
     public static BagLabel Of(ShopWork work, JobFile file, TimeProvider clock) => file.Job.ClosedAt is { } closed
         ? new BagLabel(file, Bags.Of(work, file.Job.Id), closed)
-        : new BagLabel(file, Closing.Bag(work, file), clock.GetUtcNow());
+        : new BagLabel(file, Closing.Bag(file), clock.GetUtcNow());
 
     private static LabelPrinterWire Wire(LabelPrinter printer, Switches switches) =>
         new(printer, switches.StandIns > 0 ? $"http://127.0.0.1:{switches.StandIns}/labels" : null);

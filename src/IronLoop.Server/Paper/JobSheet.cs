@@ -43,7 +43,7 @@ internal static class JobSheet
         if (marks.Count == 0)
             sheet.Say("Nothing was noted.", Sheet.Left + 64, wide - 64);
         for (var i = 0; i < marks.Count; i++)
-            sheet.Say($"{i + 1}. {file.Bench.Condition[i]}", Sheet.Left + 64, wide - 64);
+            sheet.Say($"{i + 1}. {file.BenchFile.Condition[i]}", Sheet.Left + 64, wide - 64);
         var came = TakeIns.CameWithOf(work, job.Id).Where(c => c.Value > 0).ToList();
         sheet.Say(came.Count == 0 ? "Nothing came along." : $"Came along: {string.Join(", ", came.Select(c => $"{c.Value} {Spaced(c.Key.ToString())}"))}.", Sheet.Left + 64, wide - 64);
         sheet.Down = Math.Max(sheet.Down, below) + 6;
@@ -61,7 +61,7 @@ internal static class JobSheet
             sheet.Picture(new LayOutPicture(layOut, head.BarToBar), Sheet.Left, wide);
             sheet.Down += 6;
         }
-        if (file.Steps.Count > 0)
+        if (file.BenchFile.Done.Count + file.Bench.Left.Count > 0)
             Steps(sheet, file, wide);
         return sheet.Finish();
     }
@@ -72,19 +72,13 @@ internal static class JobSheet
         sheet.Write("At the bench", Sheet.Left, 9, strong: true);
         sheet.Down += 6;
         var number = 0;
-        // What was done before a try-on changed the plan stays done.
-        foreach (var tick in file.Earlier)
-            Step(sheet, wide, ++number, tick, tick.What, null);
-        var ticks = file.Bench.Done.Where(d => file.Ticks.Contains(d.Key)).ToLookup(d => d.Key, StringComparer.Ordinal);
-        foreach (var step in file.Steps)
-        {
-            Step(
-                sheet, wide, ++number, ticks[step.Key].FirstOrDefault(),
-                $"{step.What}{(step.Tool.Length > 0 ? $" With: {step.Tool}." : "")}{(step.Direction is { } way ? $" Way: {way}." : "")}", step.Caution);
-        }
+        foreach (var done in file.BenchFile.Done)
+            Step(sheet, wide, ++number, done, done.Says, null);
+        foreach (var step in file.Bench.Left)
+            Step(sheet, wide, ++number, null, $"{step.Says}{(step.Tool.Length > 0 ? $" With: {step.Tool}." : "")}{(step.Direction is { } way ? $" Way: {way}." : "")}", step.Caution);
     }
 
-    private static void Step(Sheet sheet, float wide, int number, BenchTick? tick, string what, string? caution)
+    private static void Step(Sheet sheet, float wide, int number, DoneRow? tick, string what, string? caution)
     {
         sheet.Need(11);
         sheet.Draw(canvas =>

@@ -17,7 +17,7 @@ internal static class PaperEndpoints
         paper.MapGet("/owners-card.pdf", (long id, ShopFile shop, string paper = "a4") =>
             Of(id, shop, paper, (work, file, size) => OwnersCard.Draw(work, file, size), "owners-card"));
         paper.MapGet("/consent.pdf", (long id, ShopFile shop, string paper = "a4") => Of(id, shop, paper, (work, file, size) =>
-            file.Facts() is { Lasting: { Length: > 0 } lasting }
+            file.Lasting is { Length: > 0 } lasting
                 ? ConsentSheet.Draw(work, file, lasting, size)
                 : throw RefusedException.Conflict($"Nothing is planned for job {id} that cannot be undone."), "consent"));
         paper.MapGet("/label.pdf", (long id, ShopFile shop, TimeProvider clock) =>

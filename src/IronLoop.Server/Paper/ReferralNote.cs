@@ -1,5 +1,6 @@
 using System.Globalization;
-using IronLoop.Core.Tray;
+using IronLoop.Core.Bench;
+using IronLoop.Core.Joints;
 using IronLoop.Server.Rack;
 
 namespace IronLoop.Server.Paper;
@@ -19,10 +20,10 @@ internal static class ReferralNote
         sheet.Write((file.Job.ReferredAt ?? file.Job.TakenInAt).ToString("d MMMM yyyy", CultureInfo.InvariantCulture), sheet.Right, 12, toRight: true);
         sheet.Down += Step * 2;
         sheet.Part("What was found", file.Job.ReferNote);
-        sheet.Part("On arrival", file.Bench.Condition.Count == 0 ? "Nothing was noted." : string.Join("; ", file.Bench.Condition) + ".");
-        var done = file.Bench.Done.Where(d => d.Skipped is null).Select(d => d.What).ToList();
+        sheet.Part("On arrival", file.BenchFile.Condition.Count == 0 ? "Nothing was noted." : string.Join("; ", file.BenchFile.Condition) + ".");
+        var done = file.BenchFile.Done.Where(d => d.Skipped is null).Select(d => d.Says).ToList();
         sheet.Part("Done so far", done.Count == 0 ? "Nothing was opened yet." : done[^1] + (done.Count > 1 ? $" ({done.Count} steps in all.)" : ""));
-        var tray = file.Tray.In(TrayPlace.Tray);
+        var tray = file.Bench.Now is { } now ? TrayLine.In(now.Stand, Place.Tray) : [];
         sheet.Part("Kept in our tray", tray.Count == 0 ? "Nothing." : string.Join(", ", tray.Select(l => $"{l.Count} {l.What}")) + ".");
         return sheet.Finish();
     }

@@ -1,20 +1,47 @@
 using IronLoop.Core.Bench;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Tray;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Rack;
 
 /// <summary>What is stored of a job's bench work.</summary>
 /// <param name="Setup">How it is worked; null where nothing was said.</param>
-/// <param name="Round">The round after a try-on that changed the plan; null in the first.</param>
-/// <param name="Done">The steps done or left out, in order.</param>
-/// <param name="Tray">Every move of a small part, in order.</param>
+/// <param name="Looks">What holds its joints, as far as somebody looked.</param>
+/// <param name="Came">How the watch came; null where nobody said.</param>
+/// <param name="Plan">What the work goes by, from the first step on.</param>
+/// <param name="Done">The steps done or left out, in order; those of a version before with them.</param>
+/// <param name="Own">The owner's own parts, as inspected.</param>
 /// <param name="Condition">Scratches and dents noted at take-in, in words.</param>
 internal sealed record BenchFile(
-    BenchSetup? Setup, BenchRound? Round, IReadOnlyList<BenchTick> Done, IReadOnlyList<TrayEntry> Tray, IReadOnlyList<string> Condition)
+    BenchSetup? Setup, IReadOnlyDictionary<JointGroup, JointLook> Looks, AsItCame? Came, StoredBench? Plan, IReadOnlyList<DoneRow> Done, IReadOnlyList<OwnPart> Own,
+    IReadOnlyList<string> Condition)
 {
-    public static BenchFile Read(ShopWork work, long id) => new(
-        BenchSetups.Of(work, id), BenchRounds.Of(work, id), BenchTicks.Of(work, id), Trays.Of(work, id),
-        [.. TakeIns.MarksOf(work, id).Select(m => $"{Words(m.Kind.ToString())} on the {Words(m.Place.ToString())}{(m.Note.Length > 0 ? $" ({m.Note})" : "")}")]);
+    /// <summary>The sides whose bar was marked as missing at take-in.</summary>
+    public IReadOnlySet<Side> MissingBars { get; init; } = new HashSet<Side>();
+
+    /// <summary>The band the watch left with at a former visit; null where there was none.</summary>
+    public Band? BandBefore { get; init; }
+
+    public static BenchFile Read(ShopWork work, Job job)
+    {
+        var marks = TakeIns.MarksOf(work, job.Id);
+        return new BenchFile(
+            BenchSetups.Of(work, job.Id), JointLooks.Of(work, job.Id), CameAs.Of(work, job.Id), BenchWork.Plan(work, job.Id), BenchWork.Done(work, job.Id), OwnParts.Of(work, job.Id),
+            [.. marks.Select(m => $"{Words(m.Kind.ToString())} on the {Words(m.Place.ToString())}{(m.Note.Length > 0 ? $" ({m.Note})" : "")}")])
+        {
+            MissingBars = marks.Where(m => m.Kind == DamageKind.MissingBar).Select(m => SideOf(m.Place)).OfType<Side>().ToHashSet(),
+            BandBefore = HandOvers.LeftWith(work, job.WatchId, job.TakenInAt) is { } left ? Bands.Find(work, left)?.Band : null,
+        };
+    }
+
+    private static Side? SideOf(DamagePlace place) => place switch
+    {
+        DamagePlace.LugTwelveLeft or DamagePlace.LugTwelveRight or DamagePlace.BandTwelve => Side.Twelve,
+        DamagePlace.LugSixLeft or DamagePlace.LugSixRight or DamagePlace.BandSix => Side.Six,
+        _ => null,
+    };
 
     /// <summary>A name such as LugTwelveLeft as a fitter says it.</summary>
     private static string Words(string name)

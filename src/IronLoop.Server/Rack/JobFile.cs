@@ -3,7 +3,7 @@ using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
-using IronLoop.Core.Tray;
+using IronLoop.Server.Bench;
 using IronLoop.Server.Contract;
 using IronLoop.Storage;
 
@@ -12,8 +12,7 @@ namespace IronLoop.Server.Rack;
 /// <summary>Everything that is known of one job, read in one piece of work; every station asks it.</summary>
 internal sealed class JobFile
 {
-    private readonly Lazy<IReadOnlyList<BenchStep>> _steps;
-    private readonly Lazy<TrayLedger> _tray;
+    private readonly Lazy<JobBench> _bench;
 
     private JobFile(
         Job job, Figures figures, StockBand? stock, StoredPlan? plan, BenchFile bench, House house, PullThroughWay way, JobClasp clasp,
@@ -29,12 +28,9 @@ internal sealed class JobFile
         if (stock is not null && LinksTaken.ToList() is { Count: > 0 } links)
             stock = stock with { Band = stock.Band with { Spares = [.. stock.Band.Spares, .. links.Select(l => new SpareLinks(l.Part.Part.Link!.Pitch, l.Count))] } };
         // The layers of a band pulled through lie under the head: everything that is computed here knows it raised.
-        (Job, Figures, Stock, Plan, Bench, House, Way) =
+        (Job, Figures, Stock, Plan, BenchFile, House, Way) =
             (job, figures with { Raise = stock?.Band.Raise(way) ?? Length.Zero }, stock, plan, bench, house, way);
-        Ticks = bench.Done.Select(d => d.Key).ToHashSet();
-        Setup = bench.Setup ?? new BenchSetup(stock?.Band.Fastener, Pin: stock?.Band.Pin);
-        _steps = new Lazy<IReadOnlyList<BenchStep>>(() => Facts() is { } facts ? BenchSteps.Of(facts) : []);
-        _tray = new Lazy<TrayLedger>(() => Opening().With(bench.Tray.Select(t => t.Move)));
+        _bench = new Lazy<JobBench>(() => JobBench.Of(this));
     }
 
     public Job Job { get; }
@@ -94,23 +90,11 @@ internal sealed class JobFile
 
     public StoredPlan? Plan { get; }
 
-    /// <summary>What was done at the bench so far.</summary>
-    public BenchFile Bench { get; }
+    /// <summary>What is stored of the bench work.</summary>
+    public BenchFile BenchFile { get; }
 
-    /// <summary>How it is worked at the bench.</summary>
-    public BenchSetup Setup { get; }
-
-    /// <summary>The keys of the steps done.</summary>
-    public IReadOnlySet<string> Ticks { get; }
-
-    /// <summary>The bench steps of this round; none before a plan is agreed, or while it is not known what joins the links.</summary>
-    public IReadOnlyList<BenchStep> Steps => _steps.Value;
-
-    /// <summary>What was done in earlier rounds, before a try-on changed the plan.</summary>
-    public IReadOnlyList<BenchTick> Earlier => [.. Bench.Done.Where(d => d.Round < (Bench.Round?.Round ?? 1))];
-
-    /// <summary>The account of every small part.</summary>
-    public TrayLedger Tray => _tray.Value;
+    /// <summary>The bench: what is done, what is left, and how it stands.</summary>
+    public JobBench Bench => _bench.Value;
 
     /// <summary>The length wanted with the band chosen, or with a usual bracelet while none is.</summary>
     public FitTarget? Target => Figures.Target(PivotHeight);
@@ -124,8 +108,8 @@ internal sealed class JobFile
         Stock is not null,
         Job.ClaspKeptAt is not null,
         Plan?.AgreedAt is not null,
-        Steps.Count == 0 ? 0 : Earlier.Count + Steps.Count(s => Ticks.Contains(s.Key)),
-        Steps.Count == 0 ? 0 : Earlier.Count + Steps.Count,
+        Bench.Done.Count,
+        Bench.Done.Count + Bench.Left.Count,
         Job.ClosedAt is not null,
         Job.ReferredAt is not null,
         Job.Request)
@@ -153,7 +137,7 @@ internal sealed class JobFile
         Gaugings.Of(work, job.Id),
         job.BandId is { } band ? Bands.Find(work, band) : null,
         Plans.Find(work, job.Id),
-        BenchFile.Read(work, job.Id),
+        BenchFile.Read(work, job),
         house,
         job.Way,
         JobClasps.Of(work, job.Id),
@@ -168,7 +152,7 @@ internal sealed class JobFile
     }
 
     /// <summary>The job as it would be with a band, before any commitment.</summary>
-    public JobFile Trying(StockBand stock, PullThroughWay way) => new(Job, Figures, stock, null, Bench, House, way, new JobClasp(), [], LinkMarks.None);
+    public JobFile Trying(StockBand stock, PullThroughWay way) => new(Job, Figures, stock, null, BenchFile, House, way, new JobClasp(), [], LinkMarks.None);
 
     /// <summary>The arrangement the job stands in: as stored, else as the planner recommends; null while figures are missing.</summary>
     public Arrangement? Arrangement() => Plan?.Arrangement ?? Planned();
@@ -204,25 +188,16 @@ internal sealed class JobFile
     {
         MustBeOpen();
         MustNotBeReferred();
-        if (Ticks.Count > 0)
-            throw RefusedException.Conflict("Bench work has begun; take back the ticked steps first.");
-        if (HasMoved)
-            throw RefusedException.Conflict("Parts of it are on account as moved; put them back in the tray first.");
+        if (Bench.IsBegun)
+            throw RefusedException.Conflict("Bench work has begun; take back the steps that are done first.");
     }
 
-    /// <summary>Refuses what was just changed where the account of small parts, once begun, hangs on it: no figure may make a part vanish.</summary>
-    public void MustHoldTheTray()
+    /// <summary>Refuses what was just changed where the bench that is begun hangs on it: how the watch takes its band.</summary>
+    public void MustBeTheSameBench(JobFile before)
     {
-        if (Opening().WhyNot(Bench.Tray.Select(t => t.Move)) is { } why)
-            throw RefusedException.Conflict($"Bench work has begun, and the account of its parts hangs on this: {why} Take the steps back first.");
+        if (before.Bench.IsBegun && before.Figures.Attachment != Figures.Attachment)
+            throw RefusedException.Conflict("Bench work has begun, and the account of its parts hangs on how the watch takes its band. Take the steps back first.");
     }
-
-    /// <summary>Whether any small part is elsewhere than when the work began.</summary>
-    private bool HasMoved =>
-        Bench.Tray.SelectMany(t => (((string Part, TrayPlace Place) At, int Count)[])[((t.Move.Part, t.Move.From), -t.Move.Count), ((t.Move.Part, t.Move.To), t.Move.Count)])
-            .GroupBy(m => m.At).Any(at => at.Sum(m => m.Count) != 0);
-
-    private TrayLedger Opening() => TrayLedger.Open(Facts() is { } facts ? BenchSteps.Opening(facts) : []);
 
     /// <summary>Refuses work on a job that a watchmaker has to see first.</summary>
     public void MustNotBeReferred()
@@ -231,46 +206,27 @@ internal sealed class JobFile
             throw RefusedException.Conflict("This job is referred to a watchmaker; take it back at Take-in before working on it.");
     }
 
-    /// <summary>The work on the clasp as decided: another goes on, or its own is kept.</summary>
+    /// <summary>The work that the clasp's rules ask for: those of another that goes on, or a strap's end pierced for its own.</summary>
     public IReadOnlyList<PieceOfWork> ClaspWork()
     {
         if (OwnClaspBand is not { } band || Stock is not { } stock)
             return [];
         var end = BandEnd(stock, band);
-        if (OtherClasp?.Part is { Clasp: { } other } part)
-            return Core.Jobs.ClaspWork.Replace(ClaspKind, other.Facts.Kind, part.Name, ClaspToBand.Judge(end, other.Facts, House.Limits, Clasp.Fit), Clasp.SwapEnds);
-        return Core.Jobs.ClaspWork.Keep(end, Figures[GaugedFigure.ClaspBar], Clasp.SwapEnds);
+        if (OtherClasp?.Part is { Clasp: { } other })
+            return [.. ClaspToBand.Judge(end, other.Facts, House.Limits, Clasp.Fit).SelectMany(r => r.Work)];
+        return end.Pierced == false ? ClaspBarRule.NotPierced(Figures[GaugedFigure.ClaspBar]).Work : [];
     }
 
-    /// <summary>Everything the bench steps follow from; null before a plan is agreed.</summary>
-    public BenchFacts? Facts()
+    /// <summary>The work that the band asks for before it goes on; one that is on the watch already asks for none.</summary>
+    public IReadOnlyList<PieceOfWork> BandWork() =>
+        Stock is { } stock && !Came.IsWanted ? [.. MatchBand.Judge(Figures, stock.Band, Way, House).Rules.SelectMany(r => r.Work)] : [];
+
+    /// <summary>What of the agreed work cannot be undone, in the words a consent is given to; empty when all can.</summary>
+    public string Lasting => Bench.Plan is null ? "" : PieceOfWork.Lasting(BandWork().Concat(ClaspWork()));
+
+    /// <summary>How the watch came: as somebody said, else as is usual for what is asked.</summary>
+    public AsItCame Came => (BenchFile.Came ?? AsItCame.Usual(Job.Request, Stock?.Band, Stock?.OwnerClientId is not null, BenchFile.BandBefore)) with
     {
-        if (Plan is not { AgreedAt: not null } plan || Stock is not { } stock || Figures.Attachment is not { } attachment)
-            return null;
-        var fit = Holed?.In(plan.Arrangement.Position, new FitTarget(plan.Target, Length.Zero, Length.Zero));
-        if (stock.Band.Links is null && fit is null)
-            return null;
-        return new BenchFacts(attachment, stock.Band, plan.Arrangement, Setup)
-        {
-            Before = Bench.Round?.Before,
-            Round = Bench.Round?.Round ?? 1,
-            FirstSide = Bench.Round?.FirstSide,
-            GoesOn = stock.OwnerClientId is null,
-            Holed = Holed,
-            Fit = fit,
-            Way = Way,
-            FromStock = [.. LinksTaken.Select(t => (new LinkKind(t.Part.Part.Link!.Pitch), t.Count, t.Part.Part.Article))],
-            OtherClasp = OtherClasp is { } other && OwnClaspBand is { } own ? (own.ClaspName, other.Part.Name) : null,
-            OtherClaspAdds = OtherClasp is not null && OwnClaspBand?.Clasp is { } old && stock.Band.Clasp is { } now ? now.Twelve + now.Six - old.Twelve - old.Six : Length.Zero,
-            // The ends are made ready before the screws, bars or lugs they go to have their turn.
-            Work = [.. MatchBand.Judge(Figures, stock.Band, Way, House).Rules.OrderBy(r => r.Rule == AttachmentRule.Name).SelectMany(r => r.Work)],
-            ClaspWork = [.. ClaspWork()],
-            ClaspKind = OtherClasp?.Part.Clasp?.Facts.Kind ?? ClaspKind,
-            Marks = Marks,
-            Condition = Bench.Condition,
-            LugWidth = Figures[GaugedFigure.LugWidth],
-            BarGap = Figures[GaugedFigure.BarGap],
-            OwnBar = Figures[GaugedFigure.OwnBar],
-        };
-    }
+        MissingBars = BenchFile.MissingBars,
+    };
 }

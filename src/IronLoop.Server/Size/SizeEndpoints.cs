@@ -1,3 +1,4 @@
+using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Measuring;
@@ -145,6 +146,14 @@ internal static class SizeEndpoints
         Plans.Set(work, id, new StoredPlan(arrangement, target.Length, clock.GetUtcNow()));
         WhatIfEndpoints.GiveBackUnused(work, file, arrangement);
         file = JobFile.Read(work, id);
+        // The links that leave are those a hand takes out: what is drawn and what is worked are the same.
+        if (file.Bench.Trouble is { } trouble)
+            throw RefusedException.Conflict(trouble);
+        if (file.Bench is { Facts: { } facts, Plan: { } plan } && Lying.Of(facts, plan.To) is { } told)
+        {
+            Plans.Set(work, id, new StoredPlan(told, target.Length, clock.GetUtcNow()));
+            file = JobFile.Read(work, id);
+        }
         Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Size,
             $"Plan agreed. {HandOver.WhatWasDone.Say(file)} {LoopSheet.Of(file).FinalFigures}");
         var job = JobWire.Of(file, clock.Today());

@@ -143,6 +143,7 @@ internal static class BenchJobs
             Looks = Looked(Fastener.ScrewInTube, Fastener.FrictionPin, Fastener.FrictionPin),
             Other = new OtherClosure("butterfly with push buttons", ClaspKind.Butterfly) { Article = "CL-Y18", Drawer = "drawer C1", Pins = ("PN-10", "pin box", Mm(1)) },
         }),
+        ("pins at the clasp replaced", Own(plan: new Arrangement(Lie(6, 0), Lie(6, 0), 1)) with { NewPins = ("PN-10", "pin box", Mm(1)), Looks = Looked(Fastener.Screw, Fastener.FrictionPin, Fastener.FrictionPin) }),
         ("buckle moved from the old strap", Change(Strap()) with { Other = new OtherClosure("pin buckle", ClaspKind.PinBuckle) { FromOldBand = true } }),
         ("buckle changed on a kept strap", Kept() with { Other = new OtherClosure("pin buckle", ClaspKind.PinBuckle) { Article = "CL-B18", Drawer = "drawer A1" } }),
         ("folding clasp on a kept strap", Kept() with { Other = new OtherClosure("folding clasp", ClaspKind.StrapFolding) { Article = "CL-F18", Drawer = "drawer A2" } }),

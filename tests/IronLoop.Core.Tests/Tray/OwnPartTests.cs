@@ -20,21 +20,10 @@ public class OwnPartTests
     }
 
     [Fact]
-    public void What_is_replaced_goes_back_in_the_bag_piece_by_piece()
-    {
-        OwnPart.Replaced(
-        [
-            new OwnPart(OwnPartKind.ClaspPins, true, false, true), new OwnPart(OwnPartKind.SpringBars, true, true, true),
-            new OwnPart(OwnPartKind.Clasp, true, true, false),
-        ]).ShouldBe([new BagLine("own clasp, replaced", 1), new BagLine("own pins at the clasp, replaced", 2)]);
-    }
-
-    [Fact]
-    public void What_did_not_come_is_taken_from_stock_and_leaves_nothing_for_the_bag()
+    public void What_did_not_come_is_taken_from_stock()
     {
         var missing = OwnPart.Missing(OwnPartKind.SpringBars);
         missing.IsReused.ShouldBeFalse();
         missing.Says.ShouldContain("taken from stock");
-        OwnPart.Replaced([missing]).ShouldBeEmpty();
     }
 }

@@ -1,0 +1,54 @@
+using IronLoop.Core.Bench;
+using IronLoop.Core.Joints;
+using IronLoop.Server.Contract;
+using IronLoop.Server.Rack;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Bench;
+
+/// <summary>Changes of a bench that is begun: done steps stay, the rest is planned from how they leave it.</summary>
+internal static class BenchChange
+{
+    /// <summary>Writes down what the work goes by before its first step.</summary>
+    public static void Begin(ShopWork work, JobFile file)
+    {
+        if (!file.Bench.IsBegun && file.Bench.Plan is { } plan)
+            BenchWork.Set(work, file.Job.Id, new StoredBench(plan, 0));
+    }
+
+    /// <summary>Plans anew with what was found or chosen: how it stood is told finer, never differently.</summary>
+    /// <param name="work">The piece of work; what was found is stored in it already.</param>
+    /// <param name="id">The job.</param>
+    /// <exception cref="RefusedException">What is done was done on something else.</exception>
+    public static void Again(ShopWork work, long id)
+    {
+        var file = JobFile.Read(work, id);
+        if (file.BenchFile.Plan is not { } stored || BenchFactsOf.Of(file) is not { } facts)
+            return;
+        var done = file.Bench.Steps;
+        try
+        {
+            var fresh = FromTheWatch.Of(facts);
+            var from = new Stand([.. fresh.Things, .. stored.Plan.From.Things.Where(t => t.Instead is not null && fresh.Find(t.Id) is null)], fresh.Joints);
+            var lies = Worked.After(from, done.Take(stored.AtSeq).SelectMany(d => d.Acts));
+            var plan = ToTheWatch.Plan(facts, from, lies.Stand, stored.Plan.Before);
+            _ = BenchSteps.Left(facts, plan, done);
+            BenchWork.Set(work, id, stored with { Plan = plan });
+        }
+        catch (Exception refused) when (refused is InvalidOperationException or BenchException)
+        {
+            throw RefusedException.Conflict("Bench work has begun with what was known before, and this would make another job of it; take the steps back first.");
+        }
+    }
+
+    /// <summary>Plans the rest toward what is agreed now, from how it lies.</summary>
+    public static void Agreed(ShopWork work, long id)
+    {
+        var file = JobFile.Read(work, id);
+        var bench = file.Bench;
+        if (bench is not { Facts: { } facts, Plan: { } plan, Now: { } now })
+            return;
+        var anew = ToTheWatch.Plan(facts, plan.From, now.Stand, bench.SoFar);
+        BenchWork.Set(work, id, new StoredBench(anew, bench.Done.Count));
+    }
+}

@@ -1,0 +1,63 @@
+using IronLoop.Core.Bench;
+using IronLoop.Core.Joints;
+using IronLoop.Server.Rack;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Bench;
+
+/// <summary>The bench of a job: what the work goes by, what is done, what is left, and how it stands.</summary>
+/// <param name="Facts">What the work follows from; null before a plan is agreed.</param>
+/// <param name="Plan">How it stood and how it shall stand; null before a plan is agreed, or where it cannot be made.</param>
+/// <param name="Done">The steps done.</param>
+/// <param name="Left">The steps left.</param>
+/// <param name="Now">How it stands; null without a plan.</param>
+internal sealed record JobBench(BenchFacts? Facts, BenchPlan? Plan, IReadOnlyList<DoneRow> Done, IReadOnlyList<BenchStep> Left, Worked? Now)
+{
+    /// <summary>Steps of a version before, which are history.</summary>
+    public IReadOnlyList<DoneRow> History { get; init; } = [];
+
+    /// <summary>Why there is no list of steps, though a plan is agreed; null where there is one.</summary>
+    public string? Trouble { get; init; }
+
+    /// <summary>Whether anything was done.</summary>
+    public bool IsBegun => Done.Count > 0;
+
+    /// <summary>The steps that are done, as the core takes them.</summary>
+    public IReadOnlyList<DoneStep> Steps => [.. Done.Select(d => d.Step)];
+
+    /// <summary>How far the work is.</summary>
+    public SoFar SoFar => new(Now?.TryOns ?? 0, Done.Count == 0 ? 0 : Done.Max(d => d.Round));
+
+    /// <summary>The bench of a job; what is stored never makes it fail, it is said to be damaged.</summary>
+    public static JobBench Of(JobFile file)
+    {
+        var history = file.BenchFile.Done.Where(d => d.Acts is null).ToList();
+        var done = file.BenchFile.Done.Where(d => d.Acts is not null).ToList();
+        if (file.Plan is not { AgreedAt: not null } || BenchFactsOf.Of(file) is not { } facts)
+            return new JobBench(null, null, done, [], null) { History = history };
+        // What was closed under a version before has its history alone.
+        if (file.Job.ClosedAt is not null && file.BenchFile.Plan is null)
+            return new JobBench(facts, null, done, [], null) { History = history };
+        try
+        {
+            var plan = file.BenchFile.Plan?.Plan ?? PlanOf(facts);
+            var bench = new JobBench(facts, plan, done, [], Worked.After(plan.From, done.SelectMany(d => d.Acts!))) { History = history };
+            return file.Job.ClosedAt is not null ? bench : bench with { Left = BenchSteps.Left(facts, plan, bench.Steps) };
+        }
+        catch (BenchException impossible)
+        {
+            return new JobBench(facts, null, done, [], null) { History = history, Trouble = impossible.Message };
+        }
+        catch (InvalidOperationException damaged)
+        {
+            return new JobBench(facts, null, done, [], null) { History = history, Trouble = $"The account of this job is damaged: {damaged.Message}" };
+        }
+    }
+
+    /// <summary>The plan of a job that is not begun.</summary>
+    private static BenchPlan PlanOf(BenchFacts facts)
+    {
+        var from = FromTheWatch.Of(facts);
+        return ToTheWatch.Plan(facts, from, from);
+    }
+}

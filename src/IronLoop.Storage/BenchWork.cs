@@ -1,0 +1,113 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using IronLoop.Core.Bench;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Joints;
+
+namespace IronLoop.Storage;
+
+/// <summary>A bench step that is done, or left out with a reason.</summary>
+/// <param name="Seq">Its place among the job's, 1 first.</param>
+/// <param name="Key">Its key.</param>
+/// <param name="Row">The row of the table it is of.</param>
+/// <param name="Round">The round it was worked in.</param>
+/// <param name="Says">What was done, in words.</param>
+/// <param name="Acts">What was done; null for a step of a version before, which is history.</param>
+/// <param name="Skipped">Why it was left out; null when it was done.</param>
+/// <param name="DoneAt">When.</param>
+public sealed record DoneRow(int Seq, string Key, StepRow Row, int Round, string Says, IReadOnlyList<Act>? Acts, string? Skipped, DateTimeOffset DoneAt)
+{
+    /// <summary>As the core takes it.</summary>
+    public DoneStep Step => new(Key, Row, Round, Acts ?? []);
+}
+
+/// <summary>What a bench works from, as it was when the work began or was agreed anew.</summary>
+/// <param name="Plan">The plan.</param>
+/// <param name="AtSeq">How many steps were done then.</param>
+public sealed record StoredBench(BenchPlan Plan, int AtSeq);
+
+/// <summary>The bench work of jobs: what it works from, and every step done.</summary>
+public static class BenchWork
+{
+    private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web)
+    {
+        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) },
+    };
+
+    private sealed record TargetText(ToldStand To, bool? TryOn, string First, IReadOnlyList<string> Order, string? PartFirst);
+
+    private sealed record PieceText(string Thing, string? Joint, PieceToPrepare Piece);
+
+    private sealed record PlanText(ToldStand From, IReadOnlyList<TargetText> Targets, IReadOnlyList<PieceText> Prepare, IReadOnlyList<string> OpenFirst, int TryOns, int Rounds);
+
+    /// <summary>The steps done on a job, in the order they were.</summary>
+    public static IReadOnlyList<DoneRow> Done(ShopWork work, long jobId) =>
+        work.Query("SELECT * FROM bench_step WHERE job_id = $id ORDER BY seq",
+            row => new DoneRow(
+                row.Count("seq"), row.Text("key"), row.Choice<StepRow>("row"), row.Count("round"), row.Text("says"), Acts(row.MaybeText("acts")), row.MaybeText("skipped"), row.Time("done_at")),
+            ("$id", jobId));
+
+    /// <summary>Notes a step as done, after those that are.</summary>
+    /// <param name="work">The piece of work.</param>
+    /// <param name="jobId">The job.</param>
+    /// <param name="step">The step.</param>
+    /// <param name="skipped">Why it is left out; null when it is done.</param>
+    /// <param name="at">When.</param>
+    /// <param name="by">Who, by initials; whoever is signed in has done it, whoever's job it is.</param>
+    /// <param name="seconds">How long it took; null where that is not known.</param>
+    public static void Do(ShopWork work, long jobId, BenchStep step, string? skipped, DateTimeOffset at, string by, int? seconds) =>
+        work.Execute(
+            """
+            INSERT INTO bench_step (job_id, seq, key, row, round, says, acts, skipped, done_at, by, seconds)
+            VALUES ($id, (SELECT COALESCE(MAX(seq), 0) + 1 FROM bench_step WHERE job_id = $id), $key, $row, $round, $says, $acts, $skipped, $at, $by, $seconds)
+            """,
+            ("$id", jobId), ("$key", step.Key), ("$row", step.Row), ("$round", step.Round), ("$says", step.Says),
+            ("$acts", Text(skipped is null ? step.Acts : [])), ("$skipped", skipped), ("$at", at), ("$by", Hand.AtWork?.By ?? by), ("$seconds", seconds));
+
+    /// <summary>Takes a step back.</summary>
+    public static void Undo(ShopWork work, long jobId, int seq) => work.Execute("DELETE FROM bench_step WHERE job_id = $id AND seq = $seq", ("$id", jobId), ("$seq", seq));
+
+    /// <summary>What a job works from; null before the first step, and for what was done under a version before.</summary>
+    public static StoredBench? Plan(ShopWork work, long jobId) =>
+        work.Query("SELECT plan, at_seq FROM bench_plan WHERE job_id = $id AND plan IS NOT NULL", row => new StoredBench(Read(row.Text("plan")), row.Count("at_seq")), ("$id", jobId)).SingleOrDefault();
+
+    /// <summary>Stores what a job works from.</summary>
+    public static void Set(ShopWork work, long jobId, StoredBench bench) =>
+        work.Execute("INSERT OR REPLACE INTO bench_plan (job_id, plan, at_seq, changed) VALUES ($id, $plan, $seq, $changed)",
+            ("$id", jobId), ("$plan", Text(bench.Plan)), ("$seq", bench.AtSeq), ("$changed", bench.Plan.Before.Rounds > 0));
+
+    /// <summary>Forgets what a job works from, as long as nothing is done.</summary>
+    public static void Forget(ShopWork work, long jobId) => work.Execute("DELETE FROM bench_plan WHERE job_id = $id", ("$id", jobId));
+
+    /// <summary>Minutes a step of each row takes here: the middle of the shop's own times, where it has enough of them.</summary>
+    /// <param name="work">The piece of work.</param>
+    /// <param name="least">How many times it takes.</param>
+    public static IReadOnlyDictionary<StepRow, double> Minutes(ShopWork work, int least = 5) =>
+        work.Query("SELECT row, seconds FROM bench_step WHERE seconds IS NOT NULL AND skipped IS NULL ORDER BY done_at DESC LIMIT 2000",
+                row => (Row: row.Choice<StepRow>("row"), Seconds: row.Count("seconds")))
+            .GroupBy(s => s.Row)
+            .Where(g => g.Count() >= least)
+            .ToDictionary(g => g.Key, g => Math.Round(g.Select(s => s.Seconds).Order().ElementAt(g.Count() / 2) / 60.0, 1));
+
+    private static IReadOnlyList<Act>? Acts(string? text) => text is null ? null : [.. JsonSerializer.Deserialize<List<ToldAct>>(text, Json)!.Select(a => a.Hear())];
+
+    private static string Text(IReadOnlyList<Act> acts) => JsonSerializer.Serialize(acts.Select(ToldAct.Tell), Json);
+
+    private static string Text(BenchPlan plan) => JsonSerializer.Serialize(
+        new PlanText(
+            ToldStand.Tell(plan.From),
+            [.. plan.Targets.Select(t => new TargetText(ToldStand.Tell(t.To), t.TryOn, PlanWords.Name(t.First), t.Order, t.PartFirst))],
+            [.. plan.Prepare.Select(p => new PieceText(p.Thing, p.Joint, p.Piece))], plan.OpenFirst, plan.Before.TryOns, plan.Before.Rounds),
+        Json);
+
+    private static BenchPlan Read(string text)
+    {
+        var plan = JsonSerializer.Deserialize<PlanText>(text, Json)!;
+        return new BenchPlan(
+            plan.From.Hear(),
+            [.. plan.Targets.Select(t => new Target(t.To.Hear(), t.TryOn, t.First == "12" ? Side.Twelve : Side.Six, t.Order, t.PartFirst))],
+            [.. plan.Prepare.Select(p => new Preparation(p.Thing, p.Joint, p.Piece))],
+            plan.OpenFirst, new SoFar(plan.TryOns, plan.Rounds));
+    }
+}
