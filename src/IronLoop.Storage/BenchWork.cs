@@ -77,8 +77,12 @@ public static class BenchWork
         work.Execute("INSERT OR REPLACE INTO bench_plan (job_id, plan, at_seq, changed) VALUES ($id, $plan, $seq, $changed)",
             ("$id", jobId), ("$plan", Text(bench.Plan)), ("$seq", bench.AtSeq), ("$changed", bench.Plan.Before.Rounds > 0));
 
-    /// <summary>Forgets what a job works from, as long as nothing is done.</summary>
-    public static void Forget(ShopWork work, long jobId) => work.Execute("DELETE FROM bench_plan WHERE job_id = $id", ("$id", jobId));
+    /// <summary>Forgets what a job works from, and what was said of its parts, as long as no step is done.</summary>
+    public static void Forget(ShopWork work, long jobId)
+    {
+        work.Execute("DELETE FROM bench_plan WHERE job_id = $id", ("$id", jobId));
+        work.Execute("DELETE FROM bench_step WHERE job_id = $id AND acts IS NOT NULL", ("$id", jobId));
+    }
 
     /// <summary>Minutes a step of each row takes here: the middle of the shop's own times, where it has enough of them.</summary>
     /// <param name="work">The piece of work.</param>

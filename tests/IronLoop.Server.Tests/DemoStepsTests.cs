@@ -60,7 +60,7 @@ public sealed class DemoStepsTests : IDisposable
         lists[$"{client}, {band}"] = Kept.Read(bench["steps"]!.AsArray().Select(s => new KeptStep(
             Text(s, "row"), s!["round"]!.GetValue<int>(), Text(s, "says"), Text(s, "tool"), (string?)s["direction"], (string?)s["fallsOut"], (string?)s["beware"])));
         // Another program can work it from what it is sent, and ends where it was promised.
-        Replayed.Faults(bench).ShouldBeEmpty($"{client}, {band}");
+        Replayed.FaultsOf(bench).ShouldBeEmpty($"{client}, {band}");
     }
 
     private static string Text(JsonNode? node, string field) => node![field]?.GetValue<string>() ?? "";

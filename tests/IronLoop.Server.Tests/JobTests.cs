@@ -75,7 +75,9 @@ public sealed class JobTests : IDisposable
         (await TickAll(id)).ShouldAllBe(s => s!["done"]!.GetValue<bool>());
         var sheet = await _shop.Get($"/api/jobs/{id}/hand-over");
         var bag = sheet["bag"]!.AsArray();
-        bag.Sum(l => l!["count"]!.GetValue<int>()).ShouldBe(2 * (out12 + out6), "every link out, and one fastener for each");
+        bag.Where(l => l!["what"]!.GetValue<string>() is var what && (what.StartsWith("link", StringComparison.Ordinal) || what.StartsWith("split pin", StringComparison.Ordinal)))
+            .Sum(l => l!["count"]!.GetValue<int>()).ShouldBe(2 * (out12 + out6), "every link out, and one fastener for each");
+        bag.ShouldContain(l => l!["what"]!.GetValue<string>() == "old strap", "what came off goes back too");
 
         job = await _shop.Post($"/api/jobs/{id}/hand-over", new { counted = bag, by = "MK", note = "Owner asked about a shorter strap." });
         job["closedAt"].ShouldNotBeNull();
@@ -207,7 +209,7 @@ public sealed class JobTests : IDisposable
         await _shop.Post($"/api/jobs/{id}/size/agree", null);
         var steps = (await _shop.Get($"/api/jobs/{id}/bench"))["steps"]!.AsArray();
         steps.Select(s => s!["row"]!.GetValue<string>()).Distinct().ShouldBe(
-            ["protect", "look", "fetch", "oldBandOff", "clean", "open", "join", "lay", "lugs", "tryOn", "set", "wipe", "check", "putAway"], "the order a hand would choose");
+            ["protect", "look", "fetch", "oldBandOff", "clean", "open", "join", "lay", "lugs", "tryOn", "wipe", "check", "putAway"], "the order a hand would choose");
         var keys = steps.Select(s => s!["key"]!.GetValue<string>()).ToList();
         foreach (var key in keys.TakeWhile(k => !k.StartsWith("tryon", StringComparison.Ordinal)).ToList())
             await _shop.Put($"/api/jobs/{id}/bench/steps/{key}", new { done = true });

@@ -34,7 +34,7 @@ public sealed class PaperTests : IDisposable
     {
         var (text, _, wide) = await Pdf($"/api/jobs/{await Job("Hale Torvic")}/job-sheet.pdf?paper={paper}");
         wide.ShouldBe(width, 1);
-        foreach (var said in new[] { "Job sheet", "Hale Torvic", "Bracelet, please, and not too tight.", "scratch on the bezel 3", "1 box", "Three-row bracelet", "left to tighten", "Try it on", "punch 0.8 mm", "10 mm" })
+        foreach (var said in new[] { "Job sheet", "Hale Torvic", "Bracelet, please, and not too tight.", "scratch on the bezel 3", "1 box", "Three-row bracelet", "left to tighten", "try it on", "Into the owner’s bag", "10 mm" })
             text.ShouldContain(said, Case.Insensitive);
     }
 
@@ -52,7 +52,7 @@ public sealed class PaperTests : IDisposable
         }
         var (text, _, _) = await Pdf($"/api/jobs/{job}/job-sheet.pdf");
         text.ShouldContain("Tape the lugs and the clasp", customMessage: "the first round is on it too");
-        text.ShouldContain("goes in, back where it was");
+        text.ShouldContain("The rest changes", customMessage: "what the try-on changed is on it");
         text.ShouldContain("Left out: owner could not wait");
     }
 

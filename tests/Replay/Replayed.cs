@@ -26,7 +26,10 @@ public sealed class Replayed
     public int Opened { get; private set; }
 
     /// <summary>What is wrong with a list; nothing when a hand could work it and it ends as promised.</summary>
-    public static IReadOnlyList<string> Faults(JsonNode bench) => Of(bench)._faults;
+    public static IReadOnlyList<string> FaultsOf(JsonNode bench) => Of(bench).Faults;
+
+    /// <summary>What is wrong with the list.</summary>
+    public IReadOnlyList<string> Faults => _faults;
 
     /// <summary>Works a list to its end.</summary>
     public static Replayed Of(JsonNode bench)
@@ -193,6 +196,7 @@ public sealed class Replayed
         }
         Ask(_place[made.A] == _place[made.B] && _place[made.A] is "watch" or "tray", $"closes {joint}, whose things lie apart");
         Ask(made.Parts.All(p => _place.GetValueOrDefault(p) == "tray"), $"closes {joint} with a part that is not in the tray");
+        Ask(!made.Parts.Any(p => _joints.Values.Any(j => j.Closed && j.Parts.Contains(p))), $"closes {joint} with a part that holds another");
         Ask(made.Fastener is "byHand" or "threaded" or "openEnd" || made.Parts.Length > 0 || made.A == Head && Text(_thing[made.B], "kind") == "bar", $"closes {joint} without a fastener");
         Put(made.Parts, _place[made.A]);
         _joints[joint] = made;

@@ -402,7 +402,7 @@ public sealed class BenchSteps
         bool Free(string end) => Stand.Find(end) is { Place: Place.Watch or Place.Tray } thing
             && Stand.Holding(end).Count(j => j.Joins(end)) < (thing.Kind == ThingKind.OnePieceBand ? 4 : 2)
             && !Stand.Holding(end).Any(j => j.Joins(end) && !(_target.To.Joint(j.Id) is { } to && j.IsMadeAs(to)));
-        return Free(joint.A) && Free(joint.B) && joint.Parts.All(p => Stand.Is(p, Place.Tray) || IsGone(p));
+        return Free(joint.A) && Free(joint.B) && joint.Parts.All(p => Stand.Is(p, Place.Tray) && Stand.Holding(p).Count == 0 || IsGone(p));
     }
 
     private bool IsGone(string part) => Stand.Is(part, Place.Lost) || Stand.Is(part, Place.Thrown);

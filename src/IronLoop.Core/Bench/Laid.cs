@@ -140,9 +140,8 @@ internal sealed class Laid
     /// <summary>What a link is called, as its kind is marked for the job.</summary>
     public static string LikeOf(LinkKind kind) => $"link of {kind}{(kind.Only is { } only ? $", {PlanWords.Name(only)} side only" : "")}";
 
-    private static string LikeOf(BenchFacts facts, Side side, int i)
-    {
-        var row = facts.Marks.On(facts.Band).Links!.On(side);
-        return row[i].Removable ? LikeOf(row[i].KindOn(side)) : $"{LikeOf(row[i].KindOn(side))}, fixed";
-    }
+    /// <summary>What a link of a row is called: one that never comes out is no mate of those that do.</summary>
+    public static string LikeOf(Link link, Side side) => link.Removable ? LikeOf(link.KindOn(side)) : $"{LikeOf(link.KindOn(side))}, fixed";
+
+    private static string LikeOf(BenchFacts facts, Side side, int i) => LikeOf(facts.Marks.On(facts.Band).Links!.On(side)[i], side);
 }

@@ -73,7 +73,7 @@ internal sealed class LinkWork
         }
         var taken = new HashSet<string>(StringComparer.Ordinal);
         var inRows = rows.Values.SelectMany(r => r.Row).ToHashSet(StringComparer.Ordinal);
-        var coming = rows.Keys.ToDictionary(s => s, s => (IReadOnlyList<string>)[.. join[s].Select(like => Source(lies, rows[s].Row, inRows, like, chosen[PlanWords.Other(s)].Leaving, taken, s))]);
+        var coming = rows.Keys.ToDictionary(s => s, s => (IReadOnlyList<string>)AsTheyHang(lies, [.. join[s].Select(like => Source(lies, rows[s].Row, inRows, like, chosen[PlanWords.Other(s)].Leaving, taken, s))]));
         var work = rows.Keys.ToDictionary(s => s, s => new SideWork(
             s, rows[s].Row, rows[s].Joints, chosen[s].Choice, chosen[s].Leaving, coming[s],
             Sum(coming[s], lies, pitch) - Sum(chosen[s].Leaving, lies, pitch)));
@@ -105,12 +105,29 @@ internal sealed class LinkWork
     public void Work(BenchFacts facts, Stand to, Side? only)
     {
         var sides = _sides.Values.Where(s => s.HasWork && (only is null || s.Side == only)).OrderBy(s => s.Side == First ? 0 : 1).ToList();
+        // What is made on the first side is made of what is loose then: one after the other, unless links go across.
+        if (sides.Exists(s => _sides[PlanWords.Other(s.Side)].Coming.Any(s.Leaving.Contains)))
+            Work(facts, to, sides);
+        else
+            foreach (var side in sides)
+                Work(facts, to, [side]);
+    }
+
+    private void Work(BenchFacts facts, Stand to, List<SideWork> sides)
+    {
         // With another clasp the joints at it are made already; only what they hold changes.
         var atClasp = sides.ToDictionary(s => s.Side, s => to.Joint(s.Joints[^1].Id)!);
         foreach (var side in sides)
             foreach (var id in side.Leaving)
                 foreach (var joint in side.Joints.Where(j => j.Joins(id) && !(IsWithin(side, j) && KeepsTogether(facts, side, j))))
                     to.Set(to.Joint(joint.Id)!.Opened);
+        // Of a run that lies in the tray joined, only those that go in side by side stay so.
+        foreach (var joint in to.Joints.Where(j => j.Closed && to[j.A] is { Kind: ThingKind.Link, Place: not Place.Watch } && to[j.B].Kind == ThingKind.Link).ToList())
+        {
+            var goes = sides.Where(s => s.Coming.Contains(joint.A) || s.Coming.Contains(joint.B)).ToList();
+            if (goes.Count > 0 && !goes.Exists(s => IndexIn(s.Coming, joint.A) is var a and >= 0 && IndexIn(s.Coming, joint.B) == a + 1))
+                to.Set(joint.Opened);
+        }
         // Joints that are closed again keep what held them; what is new takes of the rest.
         foreach (var (side, a, b) in sides.SelectMany(s => Close(to, s, atClasp[s.Side])).ToList())
             to.Set(New(to, facts.Look(JointGroup.Links).Fastener, side, a, b));
@@ -199,10 +216,31 @@ internal sealed class LinkWork
         var found = otherLeaving.FirstOrDefault(id => lies[id].Like == like && !taken.Contains(id))
             ?? lies.Things.Where(t => t is { Kind: ThingKind.Link, Place: Place.Tray or Place.Bag or Place.Drawer } && t.Like == like && !taken.Contains(t.Id)
                     && !row.Contains(t.Id) && !inRows.Contains(t.Id))
-                .OrderBy(t => t.Place switch { Place.Tray => 0, Place.Bag => 1, _ => 2 }).FirstOrDefault()?.Id
+                .OrderBy(t => t.Place switch { Place.Tray => 0, Place.Bag => 1, _ => 2 })
+                // Of a run that lies there joined, a neighbour of what is taken, else an end: fewest joints are opened.
+                .ThenBy(t => Neighbours(lies, t.Id).Any(taken.Contains) ? 0 : 1).ThenBy(t => Neighbours(lies, t.Id).Count()).FirstOrDefault()?.Id
             ?? throw new BenchException($"There is no {like} for the {PlanWords.Name(side)} side.");
         taken.Add(found);
         return found;
+    }
+
+    private static IEnumerable<string> Neighbours(Stand lies, string link) =>
+        lies.Holding(link).Where(j => j.Joins(link)).Select(j => j.Other(link)).Where(o => lies[o].Kind == ThingKind.Link);
+
+    /// <summary>Links in the order they go in: those that hang together in a run as they hang, case end toward the case.</summary>
+    private static List<string> AsTheyHang(Stand lies, IReadOnlyList<string> links)
+    {
+        var ordered = new List<string>();
+        foreach (var link in links.Where(l => !ordered.Contains(l)))
+        {
+            // Back to the first of its run that goes in too, then along it.
+            var at = link;
+            while (lies.Holding(at).FirstOrDefault(j => j.B == at && links.Contains(j.A) && !ordered.Contains(j.A)) is { } before && before.A != link)
+                at = before.A;
+            for (string? next = at; next is not null && !ordered.Contains(next); next = lies.Holding(next).FirstOrDefault(j => j.A == next && links.Contains(j.B))?.B)
+                ordered.Add(next);
+        }
+        return ordered;
     }
 
     /// <summary>The clasp's joint costs nothing where it is opened whatever leaves.</summary>

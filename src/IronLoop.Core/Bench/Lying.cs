@@ -18,7 +18,7 @@ public static class Lying
         var kinds = new Dictionary<string, LinkKind>(StringComparer.Ordinal);
         foreach (var side in (Side[])[Side.Twelve, Side.Six])
             foreach (var link in marked.On(side))
-                kinds[Laid.LikeOf(link.KindOn(side))] = link.KindOn(side);
+                kinds[Laid.LikeOf(link, side)] = link.KindOn(side);
         foreach (var kind in facts.Band.Spares.Select(s => s.Kind).Concat(facts.FromStock.Select(s => s.Kind)))
             kinds[Laid.LikeOf(kind)] = kind;
         List<PlacedLink> Row(Side side)

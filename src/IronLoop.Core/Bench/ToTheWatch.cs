@@ -257,8 +257,12 @@ public static class ToTheWatch
             var isStock = thing.Place == Place.Drawer && (thing.Fits != FromTheWatch.Wanted || facts.Owner == Owner.Client || thing.Article.Length > 0 || thing.Of is { } link && to[link].Article.Length > 0);
             if (thing.Place is Place.Thrown or Place.Lost or Place.Loan || isStock)
                 continue;
-            to.Put([thing.Id], isKept || (thing.Owner == Owner.Shop && thing.Article.Length > 0) ? Place.Drawer : Place.Bag);
+            var isShops = thing.Owner == Owner.Shop && (thing.Article.Length > 0 || thing.Of is { } its && to[its].Article.Length > 0);
+            to.Put([thing.Id], isKept || isShops ? Place.Drawer : Place.Bag);
         }
+        // A run that stays joined goes where its first link goes.
+        foreach (var joint in to.Joints.Where(j => j.Closed && !ring.Contains(j.A) && to[j.A].Kind == ThingKind.Link))
+            to.Put([joint.B, .. joint.Parts], to[joint.A].Place);
         // What is not in the watch keeps what is closed of it; what held it there is loose.
         foreach (var joint in to.Joints.Where(j => j.Closed && to[j.A].Place != to[j.B].Place).ToList())
             to.Set(joint.Opened);

@@ -1,3 +1,4 @@
+using IronLoop.Core.Fitting;
 using IronLoop.Core.Joints;
 using IronLoop.Core.Tray;
 
@@ -6,7 +7,7 @@ namespace IronLoop.Core.Bench;
 /// <summary>Where the things of one name are, of those that are moved in a job.</summary>
 /// <param name="What">What they are, more than one: "split pins".</param>
 /// <param name="Fits">The band they belong to.</param>
-/// <param name="Count">How many are in each place.</param>
+/// <param name="Count">How many are in each place; what is joined in a band that lies in the tray counts as in the band.</param>
 /// <param name="FromStock">How many of them came from the shop's stock and are no longer there.</param>
 public sealed record TrayLine(string What, string? Fits, IReadOnlyDictionary<Place, int> Count, int FromStock)
 {
@@ -20,12 +21,14 @@ public sealed record TrayLine(string What, string? Fits, IReadOnlyDictionary<Pla
     public static IReadOnlyList<TrayLine> Of(Stand from, Stand now, Stand to)
     {
         bool IsMoved(Thing thing) => thing.Place != Place.Watch || from.Find(thing.Id)?.Place != Place.Watch || to.Find(thing.Id)?.Place != Place.Watch;
+        var inABand = InABand(now);
         return
         [
             .. now.Things.Where(t => t.Kind != ThingKind.Head)
                 .GroupBy(t => (What: NameOf(t), t.Fits))
                 .Where(g => g.Any(IsMoved))
-                .Select(g => new TrayLine(g.Key.What, g.Key.Fits, g.GroupBy(t => t.Place).ToDictionary(p => p.Key, p => p.Count()),
+                .Select(g => new TrayLine(
+                    g.Key.What, g.Key.Fits, g.GroupBy(t => inABand.Contains(t.Id) ? Place.Watch : t.Place).ToDictionary(p => p.Key, p => p.Count()),
                     g.Count(t => t.Place != Place.Drawer && from.Find(t.Id)?.Place == Place.Drawer)))
                 .OrderBy(l => l.Fits, StringComparer.Ordinal).ThenBy(l => l.What, StringComparer.Ordinal),
         ];
@@ -34,11 +37,38 @@ public sealed record TrayLine(string What, string? Fits, IReadOnlyDictionary<Pla
     /// <summary>What a thing is called on the account: of a band that comes off, with that said.</summary>
     public static string NameOf(Thing thing) => thing.Fits == FromTheWatch.Old && thing.IsPart ? $"{thing.Plural}, old band" : thing.Plural;
 
-    /// <summary>What lies in a place, by name and how many.</summary>
-    public static IReadOnlyList<BagLine> In(Stand stand, Place place) =>
-    [
-        .. stand.Things.Where(t => t.Place == place).GroupBy(t => (t.Fits, What: NameOf(t)))
+    /// <summary>What lies in a place, as a person counts it: a band that came off is one thing, whatever hangs on it.</summary>
+    public static IReadOnlyList<BagLine> In(Stand stand, Place place)
+    {
+        var things = stand.Things.Where(t => t.Place == place).ToList();
+        var lines = new List<BagLine>();
+        var counted = new HashSet<string>(StringComparer.Ordinal);
+        foreach (var band in things.Where(t => t.Kind is ThingKind.Band or ThingKind.BucklePiece or ThingKind.TailPiece or ThingKind.MeshPiece or ThingKind.OnePieceBand)
+            .GroupBy(t => t.Fits).OrderBy(g => g.Key, StringComparer.Ordinal))
+        {
+            lines.Add(new BagLine(BandOf(band.First()), 1));
+            counted.UnionWith(band.SelectMany(t => stand.Hanging(t.Id)));
+        }
+        lines.InsertRange(0, things.Where(t => !counted.Contains(t.Id)).GroupBy(t => (t.Fits, What: NameOf(t)))
             .OrderBy(g => g.Key.Fits == FromTheWatch.Old).ThenBy(g => g.First().Kind == ThingKind.Link ? 0 : 1).ThenBy(g => g.Key.What, StringComparer.Ordinal)
-            .Select(g => new BagLine(g.Count() == 1 ? g.First().Like : g.Key.What, g.Count())),
-    ];
+            .Select(g => new BagLine(g.Count() == 1 ? g.Key.What.Replace(g.First().Plural, g.First().Like, StringComparison.Ordinal) : g.Key.What, g.Count())));
+        return lines;
+    }
+
+    private static string BandOf(Thing piece) => piece.Kind switch
+    {
+        ThingKind.BucklePiece or ThingKind.TailPiece => piece.Fits == FromTheWatch.Old ? "old strap" : "strap",
+        ThingKind.MeshPiece => piece.Fits == FromTheWatch.Old ? "old mesh" : "mesh",
+        _ => piece.Like,
+    };
+
+    /// <summary>What is joined in a band that lies in the tray: to its clasp, or to its end at the case.</summary>
+    private static HashSet<string> InABand(Stand now)
+    {
+        var ends = ((Side[])[Side.Twelve, Side.Six]).Select(s => FromTheWatch.EndOf(now, FromTheWatch.Wanted, s));
+        return
+        [
+            .. now.Things.Where(t => t.Place == Place.Tray && now.Holding(t.Id).Count > 0 && (t.IsClosure || ends.Contains(t.Id))).SelectMany(t => now.Hanging(t.Id)),
+        ];
+    }
 }

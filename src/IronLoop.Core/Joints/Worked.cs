@@ -190,7 +190,7 @@ public sealed class Worked
             if (Stand.Holding(end).Count(j => j.Joins(end)) >= ends)
                 return $"{end} has no end free.";
         }
-        return close.Parts.Select(p => NotIn(p, Place.Tray)).FirstOrDefault(w => w is not null);
+        return close.Parts.Select(p => NotIn(p, Place.Tray) ?? (Stand.Holding(p).Count > 0 ? $"{p} holds another joint." : null)).FirstOrDefault(w => w is not null);
     }
 
     private string? WhyNotWhole(string thing, IReadOnlyList<string> with, bool inWatch)

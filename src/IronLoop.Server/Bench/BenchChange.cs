@@ -30,6 +30,10 @@ internal static class BenchChange
         {
             var fresh = FromTheWatch.Of(facts);
             var from = new Stand([.. fresh.Things, .. stored.Plan.From.Things.Where(t => t.Instead is not null && fresh.Find(t.Id) is null)], fresh.Joints);
+            // What was opened or closed was held by what it was held by.
+            foreach (var joint in done.SelectMany(d => d.Acts).Select(a => a switch { Act.Open open => open.Joint, Act.Close close => close.Joint, _ => null }).OfType<string>())
+                if (fresh.Joint(joint)?.Fastener != stored.Plan.From.Joint(joint)?.Fastener)
+                    throw new BenchException($"{joint} was worked already.");
             var lies = Worked.After(from, done.Take(stored.AtSeq).SelectMany(d => d.Acts));
             var plan = ToTheWatch.Plan(facts, from, lies.Stand, stored.Plan.Before);
             _ = BenchSteps.Left(facts, plan, done);

@@ -16,33 +16,38 @@ internal static class ComeOver
     public static void Run(ShopFile shop)
     {
         using (var look = shop.Look())
-            if (!OldBenches.AreThere(look))
+            if (OldBenches.Begun(look).Count == 0)
                 return;
         using var work = shop.Begin();
         foreach (var id in OldBenches.Begun(work))
             Bring(work, id);
-        OldBenches.Drop(work);
         work.Keep();
     }
 
     private static void Bring(ShopWork work, long id)
     {
         var file = JobFile.Read(work, id);
-        if (file.Bench is not { Plan: { } plan, History: { Count: > 0 } history, Left: { } left } || file.Bench.IsBegun)
+        if (file.Bench is not { Plan: { } plan, History: { Count: > 0 } history, Left: { } left })
             return;
+        BenchWork.Set(work, id, new StoredBench(plan, 0));
         var done = history.Where(d => d.Skipped is null).Select(d => d.Key).ToHashSet(StringComparer.Ordinal);
+        var rounds = history.Where(d => d.Row != StepRow.Tray).Select(d => d.Round).DefaultIfEmpty(1).Max();
         var worked = Worked.Of(plan.From);
         var acts = new List<Act>();
         // The order was another one: of each step that was done in substance the acts that find what they ask for are taken.
-        foreach (var step in left.Where(s => WasDone(s, done, OldBenches.Round(work, id))))
+        foreach (var step in left.Where(s => WasDone(s, done, rounds)))
         {
-            foreach (var act in step.Acts.Where(a => worked.WhyNot(a) is null))
+            foreach (var told in step.Acts)
             {
-                worked.Do(act);
-                acts.Add(act);
+                foreach (var act in AsItHangs(told, worked.Stand).Where(a => worked.WhyNot(a) is null))
+                {
+                    worked.Do(act);
+                    acts.Add(act);
+                }
             }
         }
-        foreach (var (part, place) in OldBenches.Gone(work, id))
+        // Of what was lost or thrown away there were as many as the round of its line says.
+        foreach (var (part, place) in history.Where(d => d.Row == StepRow.Tray).SelectMany(d => Enumerable.Repeat((d.Says, d.Skipped == "Lost" ? Place.Lost : Place.Thrown), d.Round)))
         {
             if (GoneParts.Pick(plan, worked.Stand, part, Place.Tray) is not { } thing)
                 continue;
@@ -53,20 +58,47 @@ internal static class ComeOver
         if (acts.Count == 0)
             return;
         var round = worked.TryOns + 1;
-        var step1 = new BenchStep("before", StepRow.Before, 1, acts) { Says = $"{history.Count} steps were done under the version before this one." };
-        BenchWork.Set(work, id, new StoredBench(plan, 0));
-        BenchWork.Do(work, id, step1, null, history[^1].DoneAt, file.Job.TakenInBy, null);
+        var before = new BenchStep("before", StepRow.Before, 1, acts) { Says = $"{history.Count} steps were done under the version before this one." };
+        // What was done before is a round of its own.
+        BenchWork.Set(work, id, new StoredBench(plan with { Before = new SoFar(0, 1) }, 0));
+        BenchWork.Do(work, id, before, null, history[^1].DoneAt, file.Job.TakenInBy, null);
         try
         {
             // A plan that a try-on had changed, or a half-done side, is planned anew from how it stands.
             var anew = ToTheWatch.Plan(file.Bench.Facts!, plan.From, worked.Stand, new SoFar(worked.TryOns, round));
-            if (OldBenches.Round(work, id) > 1)
+            if (rounds > 1)
                 BenchWork.Set(work, id, new StoredBench(anew, 1));
         }
         catch (BenchException)
         {
             // As it lies no row ends at a clasp; the first plan holds.
         }
+    }
+
+    /// <summary>An act that moves what hangs together, for what hangs together now: half a side may be open.</summary>
+    private static List<Act> AsItHangs(Act act, Stand stand)
+    {
+        (IReadOnlyList<string> Whole, Func<string, IReadOnlyList<string>, Act> Again)? moves = act switch
+        {
+            Act.Remove remove => ([remove.Thing, .. remove.With], (thing, with) => new Act.Remove(thing, with)),
+            Act.Lay lay => ([lay.Thing, .. lay.With], (thing, with) => new Act.Lay(thing, with)),
+            Act.Move move => ([move.Thing, .. move.With], (thing, with) => new Act.Move(thing, with, move.To)),
+            _ => null,
+        };
+        if (moves is not var (whole, again))
+            return [act];
+        var acts = new List<Act>();
+        var moved = new HashSet<string>(StringComparer.Ordinal);
+        // Loose parts of joints that are open stay where they lie.
+        foreach (var thing in whole.Where(t => act is Act.Move || !stand[t].IsPart || stand.Holding(t).Count > 0))
+        {
+            if (moved.Contains(thing))
+                continue;
+            var hangs = stand.Hanging(thing);
+            moved.UnionWith(hangs);
+            acts.Add(again(thing, [.. hangs.Skip(1)]));
+        }
+        return acts;
     }
 
     /// <summary>Whether what a step does was done by the old steps, told by their names.</summary>

@@ -20,7 +20,7 @@ internal sealed record JobBench(BenchFacts? Facts, BenchPlan? Plan, IReadOnlyLis
     public string? Trouble { get; init; }
 
     /// <summary>Whether anything was done.</summary>
-    public bool IsBegun => Done.Count > 0;
+    public bool IsBegun => Done.Any(d => d.Row != StepRow.Tray) || Now is { } now && Plan!.From.Things.Any(t => now.Stand[t.Id].Place != t.Place);
 
     /// <summary>The steps that are done, as the core takes them.</summary>
     public IReadOnlyList<DoneStep> Steps => [.. Done.Select(d => d.Step)];
@@ -40,7 +40,7 @@ internal sealed record JobBench(BenchFacts? Facts, BenchPlan? Plan, IReadOnlyLis
             return new JobBench(facts, null, done, [], null) { History = history };
         try
         {
-            var plan = file.BenchFile.Plan?.Plan ?? PlanOf(facts);
+            var plan = done.Count > 0 && file.BenchFile.Plan is { } stored ? stored.Plan : PlanOf(facts);
             var bench = new JobBench(facts, plan, done, [], Worked.After(plan.From, done.SelectMany(d => d.Acts!))) { History = history };
             return file.Job.ClosedAt is not null ? bench : bench with { Left = BenchSteps.Left(facts, plan, bench.Steps) };
         }

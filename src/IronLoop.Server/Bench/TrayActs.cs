@@ -16,13 +16,14 @@ internal static class TrayActs
     {
         var bench = file.Bench;
         var (plan, now) = (bench.Plan!, bench.Now!.Stand);
-        Thing There(Place place) => GoneParts.Pick(plan, now, part, place)
+        // What is bagged already can be found missing too.
+        Thing There(Place place) => GoneParts.Pick(plan, now, part, place) ?? (place == Place.Tray ? GoneParts.Pick(plan, now, part, Place.Bag) : null)
             ?? throw RefusedException.Conflict($"{part}: none is in {PlaceWords.Of(place)}.");
         var (thing, to, then, says) = act.Act switch
         {
             TrayAct.Lost => There(Place.Tray) is var lost ? (lost, Place.Lost, plan.Gone(lost.Id, Place.Lost), "lost") : default,
             TrayAct.Scrapped => There(Place.Tray) is var thrown ? (thrown, Place.Thrown, plan.Gone(thrown.Id, Place.Thrown), "thrown away") : default,
-            TrayAct.Found => There(Place.Lost) is var found ? (found, Place.Tray, plan.Found(found.Id), "found again") : default,
+            TrayAct.Found => There(Place.Lost) is var found ? (found, bench.Done.All(d => d.Row == StepRow.Tray) ? plan.From[found.Id].Place : Place.Tray, plan.Found(found.Id), "found again") : default,
             TrayAct.FromStock => FromStock(plan, now, part, act),
             TrayAct.ToStock => ToStock(plan, now, part),
             _ => throw new ArgumentOutOfRangeException(nameof(act), act.Act, "Not an act."),

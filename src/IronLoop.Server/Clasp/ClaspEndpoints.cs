@@ -74,7 +74,7 @@ internal static class ClaspEndpoints
         using var work = shop.Begin();
         var file = JobFile.Read(work, id);
         file.MustNotBeOnTheBench();
-        var before = PieceOfWork.Lasting(file.ClaspWork());
+        var before = Said(file);
         JobClasps.Set(work, id, file.Clasp with
         {
             Kind = seen.Kind,
@@ -85,7 +85,7 @@ internal static class ClaspEndpoints
             SwapEnds = seen.SwapEnds && seen is { Notched: true, OtherPlain: true },
         });
         // What was decided, and perhaps signed, was decided about other work.
-        if (file.Job.ClaspKeptAt is not null && PieceOfWork.Lasting(JobFile.Read(work, id).ClaspWork()) != before)
+        if (file.Job.ClaspKeptAt is not null && Said(JobFile.Read(work, id)) != before)
         {
             Storage.Jobs.LookAtClaspAgain(work, id);
             Plans.Drop(work, id);
@@ -94,6 +94,8 @@ internal static class ClaspEndpoints
         work.Keep();
         return sheet;
     }
+
+    private static string Said(JobFile file) => string.Join("; ", file.ClaspWork().Select(w => w.What));
 
     private static JobWire Keep(long id, ShopFile shop, TimeProvider clock, string? consentSignedBy = null)
     {

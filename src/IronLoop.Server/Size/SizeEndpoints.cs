@@ -142,6 +142,7 @@ internal static class SizeEndpoints
         var (file, _, target) = Ready(work, id);
         if (file.Figures.Missing(file.Job.Request) is { Count: > 0 } missing)
             throw RefusedException.Conflict($"The plan waits for: {string.Join(", ", missing)}.");
+        BenchWork.Forget(work, id);
         var arrangement = file.Arrangement()!;
         Plans.Set(work, id, new StoredPlan(arrangement, target.Length, clock.GetUtcNow()));
         WhatIfEndpoints.GiveBackUnused(work, file, arrangement);

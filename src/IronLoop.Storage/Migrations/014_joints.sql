@@ -78,6 +78,20 @@ INSERT INTO bench_step_now (job_id, seq, key, row, round, says, skipped, done_at
     CASE kind WHEN 'OpenJoint' THEN 'Open' WHEN 'CloseJoint' THEN 'Join' WHEN 'Bars' THEN 'Lugs' WHEN 'Clasp' THEN 'ClaspOn' WHEN 'Extra' THEN 'Prepare' ELSE kind END,
     round, what, skipped, done_at, seconds
   FROM bench_step;
+
+-- What was lost or thrown away on an open bench is told with its history: the round holds how many.
+INSERT INTO bench_step_now (job_id, seq, key, row, round, says, skipped, done_at)
+  SELECT job_id, 1000000 + ROW_NUMBER() OVER (PARTITION BY job_id ORDER BY part, place), 'gone', 'Tray', SUM(moved), part, place, MAX(at)
+  FROM (
+    SELECT job_id, part, to_place AS place, count AS moved, at FROM tray_entry
+    UNION ALL SELECT job_id, part, from_place, -count, at FROM tray_entry
+  )
+  WHERE place IN ('Lost', 'Scrapped') AND job_id IN (SELECT id FROM job WHERE closed_at IS NULL)
+  GROUP BY job_id, part, place HAVING SUM(moved) > 0;
+
 DROP TABLE bench_step;
+DROP TABLE bench_round_link;
+DROP TABLE bench_round;
+DROP TABLE tray_entry;
 ALTER TABLE bench_step_now RENAME TO bench_step;
 CREATE INDEX bench_step_newest ON bench_step (done_at DESC, row, seconds) WHERE seconds IS NOT NULL AND skipped IS NULL;

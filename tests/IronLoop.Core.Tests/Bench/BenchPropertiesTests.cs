@@ -41,7 +41,7 @@ public class BenchPropertiesTests
             }
             Interlocked.Increment(ref worked);
             var steps = Left(facts, plan, []);
-            Replayed.Faults(Told.Bench(plan, steps)).ShouldBeEmpty(Say(plan, steps));
+            Replayed.FaultsOf(Told.Bench(plan, steps)).ShouldBeEmpty(Say(plan, steps));
             steps.Select(s => s.Key).ShouldBeUnique();
             steps.ShouldAllBe(s => s.Says.Length > 0 && s.Minutes > 0);
         }, iter: 4_000);
@@ -80,9 +80,49 @@ public class BenchPropertiesTests
                 var rounds = done.Count == 0 ? 0 : done.Max(d => d.Round);
                 var back = ToTheWatch.Cancel(plan.From, now.Stand, new SoFar(now.TryOns, rounds));
                 var left = Left(facts, back, done);
-                Replayed.Faults(Told.Bench(back, done.Concat(left.Select(Told.Done)))).ShouldBeEmpty($"{Say(plan, all)}\n--- {done.Count} done ---\n{Say(back, left)}");
+                Replayed.FaultsOf(Told.Bench(back, done.Concat(left.Select(Told.Done)))).ShouldBeEmpty($"{Say(plan, all)}\n--- {done.Count} done ---\n{Say(back, left)}");
             },
             iter: 2_000);
+
+    [Fact]
+    public void A_plan_that_a_try_on_changed_is_worked_from_how_it_lies() =>
+        Gen.Select(RandomJobs.Bracelets, RandomJobs.Bracelets, Gen.Bool).Sample(
+            (facts, felt, atTheEnd) =>
+            {
+                if (!facts.HasWearer || RandomJobs.PlanOf(facts) is not { } plan)
+                    return;
+                var all = Left(facts, plan, []);
+                var tried = all.ToList().FindIndex(s => s.Row == StepRow.TryOn && (!atTheEnd || s == all.Last(l => l.Row == StepRow.TryOn)));
+                if (tried < 0)
+                    return;
+                var done = all.Take(tried + 1).Select(Told.Done).ToList();
+                var now = Worked.After(plan.From, done.SelectMany(d => d.Acts));
+                // What was felt asks for other links: as many of each name as the rows and the tray can give.
+                var changed = facts with { Plan = Lying.Of(facts, now.Stand) is { } lies ? Felt(lies, felt.Plan!) : facts.Plan, SwapEnds = false };
+                BenchPlan anew;
+                try
+                {
+                    anew = ToTheWatch.Plan(changed, plan.From, now.Stand, new SoFar(now.TryOns, done[^1].Round));
+                }
+                catch (BenchException)
+                {
+                    return;
+                }
+                var left = Left(changed, anew, done);
+                Replayed.FaultsOf(Told.Bench(anew, done.Concat(left.Select(Told.Done)))).ShouldBeEmpty($"{Say(anew, left)}\n{Lies(now.Stand)}\nto\n{Lies(anew.To)}");
+            },
+            iter: 3_000);
+
+    /// <summary>An arrangement of the same rows in which some that are out are in again, and some that stay leave.</summary>
+    private static Arrangement Felt(Arrangement lies, Arrangement other)
+    {
+        List<PlacedLink> Row(IReadOnlyList<PlacedLink> row, IReadOnlyList<PlacedLink> model) =>
+        [
+            .. row.Select((l, i) => l.Fate is LinkFate.Fixed or LinkFate.Joins || i >= model.Count || model[i].Fate is LinkFate.Fixed or LinkFate.Joins
+                ? l : l with { Fate = model[i].Fate == LinkFate.Leaves ? LinkFate.Stays : l.Fate == LinkFate.Stays && i % 3 == 0 ? LinkFate.Leaves : l.Fate }),
+        ];
+        return new Arrangement(Row(lies.Twelve, other.Twelve), Row(lies.Six, other.Six), lies.Position);
+    }
 
     [Fact]
     public void A_bench_that_is_wrong_is_caught()
@@ -96,7 +136,7 @@ public class BenchPropertiesTests
                 var bench = Told.Bench(plan, Left(facts, plan, []));
                 if (Spoil(bench, how, new Random(seed)) is not { } spoiled)
                     return;
-                Replayed.Faults(bench).ShouldNotBeEmpty(spoiled);
+                Replayed.FaultsOf(bench).ShouldNotBeEmpty(spoiled);
                 lock (caught)
                     caught[spoiled] = caught.GetValueOrDefault(spoiled) + 1;
             },

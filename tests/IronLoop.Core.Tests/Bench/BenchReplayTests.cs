@@ -16,6 +16,6 @@ public class BenchReplayTests
         var from = FromTheWatch.Of(facts);
         var plan = ToTheWatch.Plan(facts, from, from);
         var steps = BenchSteps.Left(facts, plan, []);
-        Replayed.Faults(Told.Bench(plan, steps)).ShouldBeEmpty(string.Join('\n', steps.Select(s => $"{s.Key}: {s.Says} {string.Join(' ', s.Acts.Select(a => ToldAct.Tell(a)))}")));
+        Replayed.FaultsOf(Told.Bench(plan, steps)).ShouldBeEmpty(string.Join('\n', steps.Select(s => $"{s.Key}: {s.Says} {string.Join(' ', s.Acts.Select(a => ToldAct.Tell(a)))}")));
     }
 }

@@ -1,0 +1,77 @@
+using System.IO.Compression;
+using System.Runtime.CompilerServices;
+using System.Text.Json.Nodes;
+using IronLoop.Replay;
+
+namespace IronLoop.Server.Tests;
+
+/// <summary>
+/// A demo that the version before made, with benches begun, a plan that a try-on changed and a screw that was lost: it comes over, and
+/// is worked on from how it stands.
+/// </summary>
+public sealed class ComeOverTests : IDisposable
+{
+    private readonly string _folder = Directory.CreateTempSubdirectory("iron-loop-before-").FullName;
+
+    public void Dispose() => Directory.Delete(_folder, recursive: true);
+
+    private Shop Before([CallerFilePath] string here = "")
+    {
+        using (var packed = new GZipStream(File.OpenRead(Path.Combine(Path.GetDirectoryName(here)!, "shops", "demo-of-migration-13.db.gz")), CompressionMode.Decompress))
+        using (var file = File.Create(Path.Combine(_folder, "iron-loop.db")))
+            packed.CopyTo(file);
+        return new Shop(folder: _folder);
+    }
+
+    [Fact]
+    public async Task Every_job_of_the_version_before_can_be_read_and_worked_to_its_end()
+    {
+        using var shop = Before();
+        foreach (var tag in (await shop.Get("/api/jobs")).AsArray())
+        {
+            var job = tag!["id"]!.GetValue<long>();
+            var bench = await shop.Get($"/api/jobs/{job}/bench");
+            bench["trouble"].ShouldBeNull($"job {job}");
+            if (bench["steps"]!.AsArray().Count == 0)
+                continue;
+            Replayed.FaultsOf(bench).Where(f => !f.Contains("split pin", StringComparison.Ordinal) && !f.Contains("link screw", StringComparison.Ordinal)).ShouldBeEmpty($"job {job}");
+            await shop.Put($"/api/jobs/{job}/take-in/referral", new { reasons = Array.Empty<string>(), referred = false });
+            foreach (var line in bench["tray"]!.AsArray().Where(l => l!["lost"]!.GetValue<int>() > 0))
+                await shop.Post($"/api/jobs/{job}/bench/tray", new { part = line!["part"]!.GetValue<string>(), count = line["lost"]!.GetValue<int>(), act = "found" });
+            while ((bench = await shop.Get($"/api/jobs/{job}/bench"))["steps"]!.AsArray().FirstOrDefault(s => s!["next"]!.GetValue<bool>()) is { } next)
+                await shop.Put($"/api/jobs/{job}/bench/steps/{next["key"]!.GetValue<string>()}", new { done = true });
+            Replayed.FaultsOf(bench).ShouldBeEmpty($"job {job}, worked to its end");
+        }
+    }
+
+    [Fact]
+    public async Task What_was_done_stays_as_history_and_is_not_asked_again()
+    {
+        using var shop = Before();
+        var jobs = (await shop.Get("/api/jobs")).AsArray().ToDictionary(j => j!["client"]!.GetValue<string>(), j => j!["id"]!.GetValue<long>());
+
+        // One side of a bracelet from stock was opened, a screw lost.
+        var half = await shop.Get($"/api/jobs/{jobs["Sunniva Marl"]}/bench");
+        half["earlier"]!.AsArray().Count.ShouldBeGreaterThan(6);
+        var left = Left(half);
+        left.ShouldNotContain("oldBandOff", "the old band is off");
+        left.ShouldContain("join", "the side that was opened is closed");
+        half["tray"]!.AsArray().Sum(l => l!["lost"]!.GetValue<int>()).ShouldBe(1);
+
+        // All steps were done: the watch waits for its owner, and what lay in the tray is still to be bagged.
+        Left(await shop.Get($"/api/jobs/{jobs["Hale Torvic"]}/bench")).Except(["putAway", "check", "wipe", "set", "tryOn"]).ShouldBeEmpty();
+
+        // A closed job keeps its words.
+        var closed = (await shop.Get("/api/log?words=brandel"))["visits"]!.AsArray()[0]!["jobId"]!.GetValue<long>();
+        (await shop.Get($"/api/jobs/{closed}/bench"))["earlier"]!.AsArray().ShouldContain(s => s!["says"]!.GetValue<string>().Contains("Tape the lugs", StringComparison.Ordinal));
+        (await shop.Get($"/api/jobs/{closed}/hand-over"))["bag"]!.AsArray().ShouldNotBeEmpty();
+
+        // It comes over once: the second start finds it as it is.
+        var before = half.ToJsonString();
+        shop.File.Settle();
+        using var again = new Shop(folder: _folder);
+        (await again.Get($"/api/jobs/{jobs["Sunniva Marl"]}/bench")).ToJsonString().ShouldBe(before);
+    }
+
+    private static List<string> Left(JsonNode bench) => [.. bench["steps"]!.AsArray().Where(s => !s!["done"]!.GetValue<bool>()).Select(s => s!["row"]!.GetValue<string>()).Distinct()];
+}
