@@ -11,6 +11,11 @@ export type BenchStep = Schemas['StepWire']
 export type BenchPlace = Schemas['PlaceWire']
 export type BenchSetup = Schemas['SetupWire']
 export type TrayAct = Schemas['TrayAct']
+export type JointGroup = Schemas['JointGroup']
+export type JointLook = Schemas['LookWire']
+export type Came = Schemas['CameWire']
+export type OnTheWatch = Schemas['OnTheWatch']
+export type HeldBy = Schemas['HeldBy']
 export type Tried = Schemas['TriedSheet']
 
 /** The bench of one job; asked for again now and then, so that two devices show the same. */
@@ -38,6 +43,9 @@ export function useBench(jobId: MaybeRefOrGetter<number>) {
     }),
     setUp: (body: BenchSetup) =>
       changed(answered(api.PUT('/api/jobs/{id}/bench/setup', { ...path(), body }))),
+    found: (body: JointLook) =>
+      changed(answered(api.PUT('/api/jobs/{id}/bench/joints', { ...path(), body }))),
+    came: (body: Came) => changed(answered(api.PUT('/api/jobs/{id}/bench/came', { ...path(), body }))),
     tick: (step: string, done: boolean, skipped = '') =>
       changed(
         answered(

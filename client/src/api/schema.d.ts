@@ -1472,8 +1472,42 @@ export interface paths {
       cookie?: never
     }
     get?: never
-    /** What joins the links, and with which tools it is worked. */
+    /** With which tools it is worked, and how its fitter does what others do differently. */
     put: operations['setUpBench']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/bench/joints': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** What holds a group of joints, as a look showed or a gauge told. */
+    put: operations['foundJoints']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/bench/came': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** What is on the watch now, and how it is held. */
+    put: operations['cameAs']
     post?: never
     delete?: never
     options?: never
@@ -1979,21 +2013,14 @@ export interface components {
       onPaper: boolean
       signed: boolean
     }
-    /** @enum {unknown} */
-    BenchPart:
-      | 'protect'
-      | 'takeApart'
-      | 'firstSide'
-      | 'tryOn'
-      | 'secondSide'
-      | 'clasp'
-      | 'microAdjust'
-      | 'mount'
-      | 'check'
     BenchSheet: {
+      from: null | components['schemas']['ToldStand']
+      to: null | components['schemas']['ToldStand']
       setup: components['schemas']['SetupWire']
+      came: components['schemas']['CameWire']
       hasLinks: boolean
-      asks: boolean
+      joints: components['schemas']['LookWire'][]
+      asks: components['schemas']['JointGroup'][]
       fasteners: components['schemas']['FastenerWire'][]
       /** Format: int32 */
       round: number
@@ -2003,6 +2030,7 @@ export interface components {
       minutesLeft: number
       tray: components['schemas']['TrayLineWire'][]
       consent: null | components['schemas']['BenchConsentWire']
+      trouble: null | string
     }
     BraceletSheet: {
       twelve: string
@@ -2062,6 +2090,13 @@ export interface components {
       lineId: number
       /** Format: int32 */
       count: number
+    }
+    CameWire: {
+      on: components['schemas']['OnTheWatch']
+      held: components['schemas']['HeldBy']
+      isWanted: boolean
+      /** @default false */
+      said: boolean
     }
     /** @enum {unknown} */
     CameWith: 'box' | 'papers' | 'oldBand' | 'looseLinks' | 'spareBars' | 'claspParts'
@@ -2344,8 +2379,8 @@ export interface components {
       leaving?: components['schemas']['LeavingWire'][]
     }
     EarlierWire: {
-      part: components['schemas']['BenchPart']
-      what: string
+      row: components['schemas']['StepRow']
+      says: string
       skipped: null | string
     }
     EaseFromGapAnswer: {
@@ -2363,7 +2398,24 @@ export interface components {
       wedgeWidthMm?: null | number
     }
     /** @enum {unknown} */
-    Fastener: 'splitPin' | 'pinWithTube' | 'screw' | 'screwInTube' | 'springBar'
+    Fastener:
+      | 'splitPin'
+      | 'pinWithTube'
+      | 'screw'
+      | 'screwInTube'
+      | 'springBar'
+      | 'leveredBar'
+      | 'fixedBar'
+      | 'screwedBar'
+      | 'slotScrews'
+      | 'frictionPin'
+      | 'threaded'
+      | 'byHand'
+      | 'sewn'
+      | 'riveted'
+      | 'openEnd'
+      | 'makersOwn'
+      | 'notLookedAt'
     FastenerWire: {
       fastener: components['schemas']['Fastener']
       knownBy: string
@@ -2564,6 +2616,8 @@ export interface components {
       verdict: components['schemas']['Verdict']
       says: string
     }
+    /** @enum {unknown} */
+    HeldBy: 'notLookedAt' | 'looseBars' | 'leveredBars' | 'screws'
     HeldReadingWire: {
       figure: components['schemas']['GaugedFigure']
       /** @description Millimetres, at most three decimals. */
@@ -2638,6 +2692,8 @@ export interface components {
       /** Format: int32 */
       steps: number
     }
+    /** @enum {unknown} */
+    JointGroup: 'links' | 'claspTwelve' | 'claspSix' | 'lugs'
     JudgeAnswer: {
       verdict: components['schemas']['Verdict']
       rules: components['schemas']['RuleWire'][]
@@ -2927,6 +2983,20 @@ export interface components {
       says: string
       file: null | string
     }
+    LookWire: {
+      group: components['schemas']['JointGroup']
+      fastener: components['schemas']['Fastener']
+      /** @default  */
+      across: string
+      /** @default  */
+      slot: string
+      /** @default  */
+      slotLength: string
+      /** @default  */
+      gap: string
+      /** @default false */
+      noArrow: boolean
+    }
     LoopFiguresWire: {
       /** @description Millimetres, at most three decimals. */
       lengthMm: number
@@ -3092,6 +3162,8 @@ export interface components {
     OfferChoiceWire: {
       article: string
     }
+    /** @enum {unknown} */
+    OnTheWatch: 'nothing' | 'soft' | 'bracelet' | 'mesh' | 'pulledThrough'
     OnePieceSheet: {
       firstHole: string
       holePitch: string
@@ -3177,7 +3249,25 @@ export interface components {
       /** Format: int32 */
       position?: null | number
       /** @enum {unknown} */
-      fastener?: 'splitPin' | 'pinWithTube' | 'screw' | 'screwInTube' | 'springBar' | null
+      fastener?:
+        | 'splitPin'
+        | 'pinWithTube'
+        | 'screw'
+        | 'screwInTube'
+        | 'springBar'
+        | 'leveredBar'
+        | 'fixedBar'
+        | 'screwedBar'
+        | 'slotScrews'
+        | 'frictionPin'
+        | 'threaded'
+        | 'byHand'
+        | 'sewn'
+        | 'riveted'
+        | 'openEnd'
+        | 'makersOwn'
+        | 'notLookedAt'
+        | null
       benchLength?: null | string
     }
     OwnBraceletWire: {
@@ -3204,7 +3294,25 @@ export interface components {
       /** Format: int32 */
       position: number
       /** @enum {unknown} */
-      fastener: 'splitPin' | 'pinWithTube' | 'screw' | 'screwInTube' | 'springBar' | null
+      fastener:
+        | 'splitPin'
+        | 'pinWithTube'
+        | 'screw'
+        | 'screwInTube'
+        | 'springBar'
+        | 'leveredBar'
+        | 'fixedBar'
+        | 'screwedBar'
+        | 'slotScrews'
+        | 'frictionPin'
+        | 'threaded'
+        | 'byHand'
+        | 'sewn'
+        | 'riveted'
+        | 'openEnd'
+        | 'makersOwn'
+        | 'notLookedAt'
+        | null
       benchLength: string
       lengthNow: null | string
       missing: string[]
@@ -3224,6 +3332,8 @@ export interface components {
       choices: components['schemas']['PartWire'][]
       replacement: null | components['schemas']['TakenWire']
     }
+    /** @enum {unknown} */
+    Owner: 'client' | 'shop'
     /** @enum {unknown} */
     PartKind: 'clasp' | 'bar' | 'pin' | 'link'
     PartOfferWire: {
@@ -3356,6 +3466,8 @@ export interface components {
       ordinal: number
       pinned: boolean
     }
+    /** @enum {unknown} */
+    Place: 'watch' | 'tray' | 'drawer' | 'bag' | 'loan' | 'thrown' | 'lost'
     PlaceWire: {
       /** @enum {unknown} */
       side: 'twelve' | 'six' | null
@@ -3550,6 +3662,11 @@ export interface components {
       tighter: components['schemas']['RulerWire']
       looser: components['schemas']['RulerWire']
     }
+    /**
+     * @default insideTheLinks
+     * @enum {unknown}
+     */
+    RunSchool: 'insideTheLinks' | 'atTheClasp'
     SchoolSheet: {
       house: components['schemas']['SchoolWire']
       ways: components['schemas']['WayCostWire'][]
@@ -3578,20 +3695,22 @@ export interface components {
       value?: null | number
     }
     SetupWire: {
-      /** @enum {unknown} */
-      fastener: 'splitPin' | 'pinWithTube' | 'screw' | 'screwInTube' | 'springBar' | null
       tools: components['schemas']['ToolFamily']
       insertion: components['schemas']['Insertion']
       micro: components['schemas']['MicroSchool']
-      /** @default  */
-      pin: string
-      /** @default  */
-      slot: string
-      /** @default  */
-      gap: string
+      runs?: components['schemas']['RunSchool']
       /** @default false */
-      noArrow: boolean
+      oneByOne: boolean
+      /** @default false */
+      partedToLieFlat: boolean
+      tryOn?: components['schemas']['TryOnSchool']
+      /** @default false */
+      headOff: boolean
+      /** @default false */
+      bendsBars: boolean
     }
+    /** @enum {unknown} */
+    Shaping: 'bore' | 'pierce' | 'press' | 'file' | 'trim' | 'bend'
     SheetLinkWire: {
       /** @description Millimetres, at most three decimals. */
       pitchMm: number
@@ -3663,26 +3782,47 @@ export interface components {
       says: string
     }
     /** @enum {unknown} */
-    StepKind:
+    StepRow:
       | 'protect'
+      | 'look'
+      | 'openToGauge'
+      | 'fetch'
       | 'consent'
-      | 'extra'
+      | 'unbuckle'
+      | 'headOff'
+      | 'oldBandOff'
+      | 'inTheTray'
+      | 'clean'
+      | 'prepare'
+      | 'claspOff'
+      | 'open'
+      | 'join'
+      | 'claspOn'
+      | 'lay'
       | 'bars'
-      | 'clasp'
-      | 'openJoint'
-      | 'closeJoint'
-      | 'tryOn'
+      | 'thread'
+      | 'lugs'
       | 'set'
+      | 'shut'
+      | 'wipe'
+      | 'tryOn'
       | 'check'
+      | 'giveBack'
+      | 'putAway'
+      | 'tray'
+      | 'before'
     StepWire: {
       key: string
-      part: components['schemas']['BenchPart']
-      kind: components['schemas']['StepKind']
-      what: string
+      row: components['schemas']['StepRow']
+      /** Format: int32 */
+      round: number
+      says: string
+      caution: boolean
+      acts: components['schemas']['ToldAct'][]
       tool: string
       direction: null | string
       fallsOut: null | string
-      caution: null | string
+      beware: null | string
       where: null | components['schemas']['PlaceWire']
       /** Format: double */
       minutes: number
@@ -3690,6 +3830,7 @@ export interface components {
       next: boolean
       mayBeSkipped: boolean
       skipped: null | string
+      waits: null | string
     }
     StockEntryWire: {
       /** Format: date-time */
@@ -3830,6 +3971,24 @@ export interface components {
     }
     /** @enum {unknown} */
     Temper: 'tight' | 'right' | 'loose'
+    /** @enum {unknown} */
+    ThingKind:
+      | 'head'
+      | 'band'
+      | 'bucklePiece'
+      | 'tailPiece'
+      | 'onePieceBand'
+      | 'meshPiece'
+      | 'endPiece'
+      | 'link'
+      | 'clasp'
+      | 'buckle'
+      | 'bar'
+      | 'pin'
+      | 'tube'
+      | 'screw'
+      | 'safetyFlap'
+      | 'fastener'
     TickWire: {
       done: boolean
       /** @default  */
@@ -3840,6 +3999,75 @@ export interface components {
       lines: components['schemas']['OrderLineWire'][]
       /** Format: int64 */
       totalCents: number
+    }
+    ToldAct: {
+      do: string
+      joint?: null | string
+      thing?: null | string
+      with?: null | string[]
+      /** @enum {unknown} */
+      to?: 'watch' | 'tray' | 'drawer' | 'bag' | 'loan' | 'thrown' | 'lost' | null
+      a?: null | string
+      b?: null | string
+      parts?: null | string[]
+      /** @enum {unknown} */
+      fastener?:
+        | 'splitPin'
+        | 'pinWithTube'
+        | 'screw'
+        | 'screwInTube'
+        | 'springBar'
+        | 'leveredBar'
+        | 'fixedBar'
+        | 'screwedBar'
+        | 'slotScrews'
+        | 'frictionPin'
+        | 'threaded'
+        | 'byHand'
+        | 'sewn'
+        | 'riveted'
+        | 'openEnd'
+        | 'makersOwn'
+        | 'notLookedAt'
+        | null
+      side?: null | string
+      /** Format: int32 */
+      position?: null | number
+      part?: null | string
+      /** @enum {unknown} */
+      what?: 'bore' | 'pierce' | 'press' | 'file' | 'trim' | 'bend' | null
+      irreversible?: null | boolean
+      final?: null | boolean
+    }
+    ToldJoint: {
+      id: string
+      a: string
+      b: string
+      fastener: components['schemas']['Fastener']
+      parts: string[]
+      closed: boolean
+      side: null | string
+      /** Format: int32 */
+      position: null | number
+      /** @default true */
+      opens: boolean
+    }
+    ToldStand: {
+      things: components['schemas']['ToldThing'][]
+      joints: components['schemas']['ToldJoint'][]
+    }
+    ToldThing: {
+      id: string
+      kind: components['schemas']['ThingKind']
+      like: string
+      owner: components['schemas']['Owner']
+      fits: null | string
+      made: components['schemas']['Shaping'][]
+      place: components['schemas']['Place']
+      drawer?: null | string
+      article?: null | string
+      of?: null | string
+      instead?: null | string
     }
     /** @enum {unknown} */
     ToolFamily: 'blockAndHammer' | 'handPusher' | 'screwPress'
@@ -3857,6 +4085,7 @@ export interface components {
     }
     TrayLineWire: {
       part: string
+      links: boolean
       /** Format: int32 */
       watch: number
       /** Format: int32 */
@@ -3905,6 +4134,11 @@ export interface components {
       /** @default false */
       take: boolean
     }
+    /**
+     * @default betweenTheSides
+     * @enum {unknown}
+     */
+    TryOnSchool: 'betweenTheSides' | 'onceAtTheEnd'
     TryOnSheet: {
       by: components['schemas']['SurplusBy']
       over: components['schemas']['SurplusOver']
@@ -7695,6 +7929,112 @@ export interface operations {
     requestBody: {
       content: {
         'application/json': components['schemas']['SetupWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['BenchSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  foundJoints: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LookWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['BenchSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  cameAs: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CameWire']
       }
     }
     responses: {

@@ -67,8 +67,21 @@ public static class FromTheWatch
                 break;
             default:
                 laid.Strap(Wanted, facts.Name, facts.Owner, place, facts.Pierced == false ? null : facts.ClaspKind ?? Matching.ClaspKind.PinBuckle, position);
+                if (facts is { Pierced: false, Other: null })
+                    Unpierced(laid, facts, place == Place.Watch ? Place.Bag : place);
                 break;
         }
+    }
+
+    /// <summary>A strap sold without a hole brings its closure loose.</summary>
+    private static void Unpierced(Laid laid, BenchFacts facts, Place place)
+    {
+        var kind = facts.ClaspKind ?? Matching.ClaspKind.PinBuckle;
+        laid.Closure($"{Wanted}.closure", kind, ClaspWords.Of(kind), facts.Owner, Wanted, place);
+        var isButterfly = kind == Matching.ClaspKind.Butterfly;
+        foreach (var on in isButterfly ? (string[])["12", "6"] : ["12"])
+            foreach (var (part, like) in HeldParts.Of(isButterfly ? Fastener.FrictionPin : Fastener.SpringBar, isButterfly ? JointAt.Fold : JointAt.Buckle))
+                laid.Thing($"{Wanted}.clasp-{on}.1", part, like, facts.Owner, Wanted, place);
     }
 
     private static void OldBand(Laid laid, BenchFacts facts)

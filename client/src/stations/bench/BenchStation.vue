@@ -6,6 +6,8 @@ import { wholeOf } from '../../api/refused'
 import type { Job, LoopSheet } from '../../api/shop'
 import PartTabs from '../../frame/PartTabs.vue'
 import ReferralForm from '../take-in/ReferralForm.vue'
+import CamePart from './CamePart.vue'
+import JointsPart from './JointsPart.vue'
 import { isForward, pedalKey } from './pedal'
 import StepPart from './StepPart.vue'
 import StepsPart from './StepsPart.vue'
@@ -79,7 +81,15 @@ onMounted(() => {
   <template v-if="sheet && job.planAgreed">
     <PartTabs :parts="parts" label="The bench" :open="part" @open="part = $event" />
     <template v-if="part === 'step'">
-      <ToolsPart v-if="sheet.asks" :job-id="job.id" :sheet="sheet" :open="open" />
+      <p v-if="sheet.trouble" class="refused" role="alert">{{ sheet.trouble }}</p>
+      <CamePart v-if="sheet.asks.includes('lugs')" :job-id="job.id" :sheet="sheet" :open="open" />
+      <JointsPart
+        v-if="sheet.asks.length > 0"
+        :job-id="job.id"
+        :sheet="sheet"
+        :groups="sheet.asks"
+        :open="open"
+      />
       <StepPart
         v-else
         :job-id="job.id"
@@ -94,7 +104,17 @@ onMounted(() => {
     </template>
     <StepsPart v-else-if="part === 'steps'" :sheet="sheet" />
     <TrayPart v-else-if="part === 'tray'" :job-id="job.id" :sheet="sheet" :open="open" />
-    <ToolsPart v-else-if="part === 'tools'" :job-id="job.id" :sheet="sheet" :open="open" />
+    <template v-else-if="part === 'tools'">
+      <CamePart :job-id="job.id" :sheet="sheet" :open="open" />
+      <JointsPart
+        v-if="sheet.hasLinks"
+        :job-id="job.id"
+        :sheet="sheet"
+        :groups="sheet.joints.map((j) => j.group)"
+        :open="open"
+      />
+      <ToolsPart :job-id="job.id" :sheet="sheet" :open="open" />
+    </template>
     <template v-else>
       <p>
         Stop at any step, for no other reason than doubt: the job is held, the tray keeps what is in it, and
@@ -109,3 +129,9 @@ onMounted(() => {
     </template>
   </template>
 </template>
+
+<style scoped>
+.refused {
+  color: rgb(var(--v-theme-error));
+}
+</style>

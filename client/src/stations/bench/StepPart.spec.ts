@@ -7,13 +7,14 @@ import StepPart from './StepPart.vue'
 const step = (key: string, changed: Partial<BenchStep> = {}): BenchStep =>
   ({
     key,
-    part: 'firstSide',
-    kind: 'openJoint',
-    what: `${key}: open the joint. Start gently.`,
+    row: 'open',
+    caution: false,
+    says: `${key}: open the joint. Start gently.`,
     tool: 'block, punch 0.8 mm for the 1 mm pin',
     direction: 'along the arrow',
     fallsOut: null,
-    caution: 'Eye protection.',
+    beware: 'Eye protection.',
+    waits: null,
     done: false,
     next: false,
     skipped: null,
@@ -63,7 +64,7 @@ describe('the step at hand', () => {
   })
 
   it('names only what it has: no way where no pin travels, nothing that falls out where nothing can', () => {
-    const bare = show([step('a', { next: true, direction: null, tool: '', caution: null })])
+    const bare = show([step('a', { next: true, direction: null, tool: '', beware: null })])
     expect(bare.find('dl').text()).toBe('')
     expect(bare.find('.caution').exists()).toBe(false)
   })
@@ -87,10 +88,10 @@ describe('the step at hand', () => {
   })
 
   it('that tries on between the sides has its own way on, beside what was felt', () => {
-    const part = show([step('a', { next: true, kind: 'tryOn', part: 'tryOn' })])
+    const part = show([step('a', { next: true, row: 'tryOn' })])
     expect(button(part, 'It agrees with the plan')).toBeDefined()
     expect(part.findComponent({ name: 'TryOnPart' }).exists()).toBe(true)
-    expect(show([step('a', { next: true, kind: 'tryOn' })], { hasLinks: false }).text()).toContain('Done')
+    expect(show([step('a', { next: true, row: 'tryOn' })], { hasLinks: false }).text()).toContain('Done')
   })
 
   it('has nothing to press in a job that is in the log', () =>

@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import type { BenchSheet } from '../../api/bench'
 import ConsentPart from './ConsentPart.vue'
 import TryOnPart from './TryOnPart.vue'
-import { parts } from './words'
+import { rows } from './words'
 
 const props = defineProps<{
   jobId: number
@@ -29,19 +29,19 @@ watch(
 )
 /** The first sentence is read at arm's length; how it is done stands below it. */
 const said = computed(() => {
-  const [, first = next.value?.what ?? '', rest = ''] = /^(.+?\.)\s+(.+)$/s.exec(next.value?.what ?? '') ?? []
+  const [, first = next.value?.says ?? '', rest = ''] = /^(.+?\.)\s+(.+)$/s.exec(next.value?.says ?? '') ?? []
   return { first, rest }
 })
 const minutesLeft = computed(() => Math.round(props.sheet.minutesLeft))
 const betweenSides = computed(
-  () => props.sheet.hasLinks && next.value?.kind === 'tryOn' && props.sheet.steps.length > 0,
+  () => props.sheet.hasLinks && next.value?.row === 'tryOn' && props.sheet.steps.length > 0,
 )
 </script>
 
 <template>
   <section v-if="next" class="now" aria-live="polite">
     <p class="quiet">
-      <span data-testid="step-part">{{ parts[next.part] }}</span>, step
+      <span data-testid="step-part">{{ rows[next.row] }}</span>, step
       <span class="figure">{{ at + 1 }}</span> of {{ steps.length
       }}{{ sheet.round > 1 ? `, round ${sheet.round}` : '' }};
       <template v-if="minutesLeft < 1">less than a minute left</template>
@@ -68,8 +68,9 @@ const betweenSides = computed(
         <dd>{{ next.fallsOut }}</dd>
       </template>
     </dl>
-    <p v-if="next.caution" class="caution">{{ next.caution }}</p>
-    <ConsentPart v-if="next.kind === 'consent' && sheet.consent" :job-id="jobId" :consent="sheet.consent" />
+    <p v-if="next.beware" class="caution">{{ next.beware }}</p>
+    <p v-if="next.waits" class="refused" data-testid="waits">{{ next.waits }}</p>
+    <ConsentPart v-if="next.row === 'consent' && sheet.consent" :job-id="jobId" :consent="sheet.consent" />
     <TryOnPart v-if="betweenSides && open" :key="next.key" :job-id="jobId" />
     <div v-if="open" class="acts main">
       <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
@@ -84,7 +85,7 @@ const betweenSides = computed(
       >
       <v-btn v-if="anyDone" variant="outlined" :disabled="busy" @click="emit('back')">Back</v-btn>
       <v-btn v-if="next.mayBeSkipped && !leaving" variant="text" @click="leaving = true">
-        {{ next.kind === 'check' ? 'Not settled…' : 'Leave out…' }}
+        {{ next.row === 'check' ? 'Not settled…' : 'Leave out…' }}
       </v-btn>
     </div>
     <form v-if="leaving" class="acts" @submit.prevent="emit('skip', reason)">
@@ -106,7 +107,7 @@ const betweenSides = computed(
       <v-btn variant="outlined" :disabled="busy" @click="emit('back')">Back</v-btn>
     </div>
   </template>
-  <p v-if="then" class="then"><span class="quiet">Then: </span>{{ then.what }}</p>
+  <p v-if="then" class="then"><span class="quiet">Then: </span>{{ then.says }}</p>
 </template>
 
 <style scoped>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { BenchSheet } from '../../api/bench'
-import { parts } from './words'
+import { rows } from './words'
 
 defineProps<{ sheet: BenchSheet }>()
 </script>
@@ -8,11 +8,11 @@ defineProps<{ sheet: BenchSheet }>()
 <template>
   <ol class="steps">
     <li v-for="(e, i) in sheet.earlier" :key="`earlier-${i}`" class="done">
-      <span class="part quiet">{{ parts[e.part] }}</span> {{ e.what }}
+      <span class="part quiet">{{ rows[e.row] }}</span> {{ e.says }}
       <span v-if="e.skipped" class="left">Left out: {{ e.skipped }}</span>
     </li>
     <li v-for="s in sheet.steps" :key="s.key" :class="{ done: s.done, next: s.next }">
-      <span class="part quiet">{{ parts[s.part] }}</span> {{ s.what }}
+      <span class="part quiet">{{ rows[s.row] }}</span> {{ s.says }}
       <span v-if="s.skipped" class="left">Left out: {{ s.skipped }}</span>
     </li>
   </ol>

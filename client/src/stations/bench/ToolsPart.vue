@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { reactive, ref, watch } from 'vue'
 import { useBench, type BenchSetup, type BenchSheet } from '../../api/bench'
-import { saidOf, wholeOf } from '../../api/refused'
+import { wholeOf } from '../../api/refused'
 import { pedalKey } from './pedal'
-import { fasteners, insertions, microSchools, toolFamilies } from './words'
+import { insertions, microSchools, runSchools, toolFamilies, tryOnSchools } from './words'
 
 const props = defineProps<{ jobId: number; sheet: BenchSheet; open: boolean }>()
 const { setUp } = useBench(() => props.jobId)
@@ -35,33 +35,7 @@ function take(event: KeyboardEvent) {
 <template>
   <form @submit.prevent="keep">
     <fieldset v-if="sheet.hasLinks" :disabled="!open">
-      <legend>What joins the links</legend>
-      <label v-for="f in sheet.fasteners" :key="f.fastener" class="choice">
-        <input v-model="typed.fastener" type="radio" name="fastener" :value="f.fastener" />
-        <span
-          ><strong>{{ fasteners[f.fastener] }}</strong> <span class="quiet">{{ f.knownBy }}</span></span
-        >
-      </label>
-      <label class="choice">
-        <input v-model="typed.noArrow" type="checkbox" name="noArrow" />
-        <span>Nothing shows a direction</span>
-      </label>
-      <div class="row">
-        <v-text-field
-          v-for="[field, label] in [
-            ['pin', 'Pin across'],
-            ['slot', 'Screw’s slot'],
-            ['gap', 'Gap for the fork'],
-          ] as const"
-          :key="field"
-          v-model="typed[field]"
-          density="compact"
-          :name="field"
-          :label="label"
-          autocomplete="off"
-          :error-messages="saidOf(error, `$.${field}`)"
-        />
-      </div>
+      <legend>How it is worked</legend>
       <div class="row">
         <select v-model="typed.tools" class="plain-field" name="tools" aria-label="Tools">
           <option v-for="t in toolFamilies" :key="t.value" :value="t.value">{{ t.title }}</option>
@@ -72,16 +46,31 @@ function take(event: KeyboardEvent) {
         <select v-model="typed.micro" class="plain-field" name="micro" aria-label="Micro-adjust">
           <option v-for="t in microSchools" :key="t.value" :value="t.value">{{ t.title }}</option>
         </select>
+        <select v-model="typed.runs" class="plain-field" name="runs" aria-label="Runs of links">
+          <option v-for="t in runSchools" :key="t.value" :value="t.value">{{ t.title }}</option>
+        </select>
+        <select v-model="typed.tryOn" class="plain-field" name="tryOnSchool" aria-label="Try-on">
+          <option v-for="t in tryOnSchools" :key="t.value" :value="t.value">{{ t.title }}</option>
+        </select>
       </div>
+      <label class="choice">
+        <input v-model="typed.oneByOne" type="checkbox" name="oneByOne" />
+        <span>A run is taken apart link by link</span>
+      </label>
+      <label class="choice">
+        <input v-model="typed.partedToLieFlat" type="checkbox" name="partedToLieFlat" />
+        <span>Parted at the micro-adjust to lie flat</span>
+      </label>
+      <label class="choice">
+        <input v-model="typed.headOff" type="checkbox" name="headOff" />
+        <span>The head comes off its band for the work</span>
+      </label>
+      <label class="choice">
+        <input v-model="typed.bendsBars" type="checkbox" name="bendsBars" />
+        <span>A straight bar is bent where a curved one is wanted</span>
+      </label>
       <p v-if="wholeOf(error)" class="refused" role="alert">{{ wholeOf(error) }}</p>
-      <v-btn
-        v-if="open"
-        type="submit"
-        :color="sheet.asks ? 'primary' : undefined"
-        :variant="sheet.asks ? 'flat' : 'outlined'"
-      >
-        Work it like this
-      </v-btn>
+      <v-btn v-if="open" type="submit" variant="outlined">Work it like this</v-btn>
     </fieldset>
     <p class="pedal">
       Forward: Space, or a foot pedal that types <kbd>{{ pedalKey }}</kbd>.
@@ -118,7 +107,6 @@ legend {
   align-items: center;
   min-height: 44px;
 }
-input[type='radio'],
 input[type='checkbox'] {
   width: 22px;
   height: 22px;
@@ -129,9 +117,6 @@ input[type='checkbox'] {
   flex-wrap: wrap;
   gap: 6px 10px;
   width: 100%;
-}
-.row .v-text-field {
-  flex: 1 1 110px;
 }
 kbd {
   font-family: var(--figure);

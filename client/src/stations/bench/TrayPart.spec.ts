@@ -17,6 +17,7 @@ vi.mock('../../api/bench', () => ({
 
 const line = (part: string, counts: object = {}) => ({
   part,
+  links: false,
   watch: 10,
   tray: 0,
   bag: 0,
@@ -37,7 +38,7 @@ describe('the tray', () => {
   it('shows where every part is, drawn as a heap and counted', () => {
     const tray = show([
       line('split pins', { tray: 3, lost: 1 }),
-      line('links of 9 mm', { tray: 30, scrapped: 2 }),
+      line('links of 9 mm', { links: true, tray: 30, scrapped: 2 }),
     ])
     expect(tray.findAll('tbody tr').map((r) => r.text().replace(/\s+/g, ' '))).toEqual([
       'split pins10310',

@@ -27,7 +27,7 @@ const most = 12
     <thead>
       <tr>
         <th scope="col">Part</th>
-        <th scope="col">In the watch</th>
+        <th scope="col">In the watch or band</th>
         <th scope="col">In the tray</th>
         <th scope="col">Lost</th>
         <th scope="col">From stock</th>
@@ -40,10 +40,7 @@ const most = 12
         <td class="figure tray">
           {{ line.tray
           }}<span class="heap" aria-hidden="true"
-            ><i
-              v-for="n in Math.min(line.tray, most)"
-              :key="n"
-              :class="{ link: line.part.startsWith('links') }"
+            ><i v-for="n in Math.min(line.tray, most)" :key="n" :class="{ link: line.links }"
           /></span>
         </td>
         <td class="figure" :class="{ lost: line.lost > 0 }">

@@ -1,24 +1,84 @@
-import type { BenchSetup, BenchStep, TrayAct } from '../../api/bench'
+import type {
+  BenchSetup,
+  BenchStep,
+  HeldBy,
+  JointGroup,
+  JointLook,
+  OnTheWatch,
+  TrayAct,
+} from '../../api/bench'
 
-export const parts: Record<BenchStep['part'], string> = {
+export const rows: Record<BenchStep['row'], string> = {
   protect: 'Protect',
-  takeApart: 'Take apart',
-  firstSide: 'First side',
+  look: 'Look',
+  openToGauge: 'Open to gauge',
+  fetch: 'Fetch',
+  consent: 'Consent',
+  unbuckle: 'Unbuckle',
+  headOff: 'Head off',
+  oldBandOff: 'Old band off',
+  inTheTray: 'In the tray',
+  clean: 'Clean',
+  prepare: 'Prepare',
+  claspOff: 'Clasp off',
+  open: 'Open',
+  join: 'Close',
+  claspOn: 'Clasp on',
+  lay: 'Lay out',
+  bars: 'Bars',
+  thread: 'Pass under',
+  lugs: 'At the lugs',
+  set: 'Set',
+  shut: 'Shut',
+  wipe: 'Wipe',
   tryOn: 'Try on',
-  secondSide: 'Second side',
-  clasp: 'Clasp',
-  microAdjust: 'Micro-adjust',
-  mount: 'Mount',
   check: 'Check',
+  giveBack: 'Give back',
+  putAway: 'Put away',
+  tray: 'Tray',
+  before: 'Before',
 }
 
-export const fasteners: Record<NonNullable<BenchSetup['fastener']>, string> = {
+export const groups: Record<JointGroup, string> = {
+  links: 'What joins the links',
+  claspTwelve: 'What holds the clasp on the 12 side',
+  claspSix: 'What holds the clasp on the 6 side',
+  lugs: 'What holds the band at the lugs',
+}
+
+export const fasteners: Partial<Record<JointLook['fastener'], string>> = {
   splitPin: 'Split pins',
   pinWithTube: 'Pins with tubes',
   screw: 'Screws',
   screwInTube: 'Screws in a threaded tube',
-  springBar: 'Spring bars between links',
+  springBar: 'Spring bars',
+  frictionPin: 'Friction pins',
 }
+
+export const onTheWatch: { value: OnTheWatch; title: string }[] = [
+  { value: 'nothing', title: 'Nothing' },
+  { value: 'soft', title: 'A strap of two pieces' },
+  { value: 'mesh', title: 'Mesh' },
+  { value: 'pulledThrough', title: 'A pull-through band' },
+  { value: 'bracelet', title: 'A bracelet' },
+]
+
+export const heldBy: { value: HeldBy; title: string }[] = [
+  { value: 'notLookedAt', title: 'Not looked at yet' },
+  { value: 'looseBars', title: 'Spring bars' },
+  { value: 'leveredBars', title: 'Bars with a lever' },
+  { value: 'screws', title: 'Screws' },
+]
+
+export const runSchools: { value: NonNullable<BenchSetup['runs']>; title: string }[] = [
+  { value: 'insideTheLinks', title: 'Runs leave between the links' },
+  { value: 'atTheClasp', title: 'Runs leave at the clasp' },
+]
+
+export const tryOnSchools: { value: NonNullable<BenchSetup['tryOn']>; title: string }[] = [
+  { value: 'betweenTheSides', title: 'Tried on between the sides' },
+  { value: 'onceAtTheEnd', title: 'Tried on once, at the end' },
+]
 
 export const toolFamilies: { value: BenchSetup['tools']; title: string }[] = [
   { value: 'blockAndHammer', title: 'Block, punch and soft hammer' },

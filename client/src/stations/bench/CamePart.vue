@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { reactive, ref, watch } from 'vue'
+import { useBench, type BenchSheet, type Came } from '../../api/bench'
+import { wholeOf } from '../../api/refused'
+import { heldBy, onTheWatch } from './words'
+
+const props = defineProps<{ jobId: number; sheet: BenchSheet; open: boolean }>()
+const { came } = useBench(() => props.jobId)
+const typed = reactive<Came>({ ...props.sheet.came })
+watch(
+  () => props.sheet.came,
+  (now, before) => {
+    if (JSON.stringify(now) !== JSON.stringify(before)) Object.assign(typed, now)
+  },
+)
+const error = ref<unknown>(null)
+async function keep() {
+  try {
+    await came({ ...typed })
+    error.value = null
+  } catch (refusal) {
+    error.value = refusal
+  }
+}
+</script>
+
+<template>
+  <form class="came" @submit.prevent="keep">
+    <fieldset :disabled="!open">
+      <legend>On the watch as it came</legend>
+      <select v-model="typed.on" class="plain-field" name="cameOn" aria-label="What is on it" @change="keep">
+        <option v-for="o in onTheWatch" :key="o.value" :value="o.value">{{ o.title }}</option>
+      </select>
+      <label v-if="typed.on !== 'nothing'"
+        >held by
+        <select v-model="typed.held" class="plain-field" name="cameHeld" @change="keep">
+          <option v-for="h in heldBy" :key="h.value" :value="h.value">{{ h.title }}</option>
+        </select>
+      </label>
+      <label v-if="typed.on !== 'nothing'">
+        <input v-model="typed.isWanted" type="checkbox" name="cameWanted" @change="keep" /> the band this job
+        is about
+      </label>
+    </fieldset>
+    <p v-if="wholeOf(error)" class="refused" role="alert">{{ wholeOf(error) }}</p>
+  </form>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0 0 8px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: center;
+}
+legend {
+  font-size: 17px;
+  font-weight: 600;
+  padding: 0;
+}
+.refused {
+  color: rgb(var(--v-theme-error));
+}
+</style>

@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { reactive, ref, watch } from 'vue'
+import { useBench, type BenchSheet, type JointLook } from '../../api/bench'
+import { saidOf, wholeOf } from '../../api/refused'
+import { fasteners as names, groups } from './words'
+
+const props = defineProps<{
+  jobId: number
+  look: JointLook
+  fasteners: BenchSheet['fasteners']
+  asked: boolean
+  open: boolean
+}>()
+const { found } = useBench(() => props.jobId)
+const typed = reactive<JointLook>({ ...props.look })
+watch(
+  () => props.look,
+  (now, before) => {
+    if (JSON.stringify(now) !== JSON.stringify(before)) Object.assign(typed, now)
+  },
+)
+const error = ref<unknown>(null)
+async function keep() {
+  try {
+    await found({ ...typed })
+    error.value = null
+  } catch (refusal) {
+    error.value = refusal
+  }
+}
+</script>
+
+<template>
+  <form :data-group="look.group" @submit.prevent="keep">
+    <fieldset :disabled="!open">
+      <legend>{{ groups[look.group] }}</legend>
+      <label v-for="f in fasteners" :key="f.fastener" class="choice">
+        <input
+          v-model="typed.fastener"
+          type="radio"
+          :name="`fastener-${look.group}`"
+          :value="f.fastener"
+          @change="asked && keep()"
+        />
+        <span
+          ><strong>{{ names[f.fastener] }}</strong> <span class="quiet">{{ f.knownBy }}</span></span
+        >
+      </label>
+      <template v-if="!asked">
+        <label class="choice">
+          <input v-model="typed.noArrow" type="checkbox" :name="`noArrow-${look.group}`" />
+          <span>Nothing shows a direction</span>
+        </label>
+        <div class="row">
+          <v-text-field
+            v-for="[field, label] in [
+              ['across', 'Pin or bar across'],
+              ['slot', 'Screw’s slot'],
+              ['slotLength', 'Slot’s length'],
+              ['gap', 'Gap for the fork'],
+            ] as const"
+            :key="field"
+            v-model="typed[field]"
+            density="compact"
+            :name="`${field}-${look.group}`"
+            :label="label"
+            autocomplete="off"
+            :error-messages="saidOf(error, `$.${field}`)"
+          />
+        </div>
+      </template>
+      <p v-if="wholeOf(error)" class="refused" role="alert">{{ wholeOf(error) }}</p>
+      <v-btn v-if="open && !asked" type="submit" variant="outlined">Keep</v-btn>
+    </fieldset>
+  </form>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0 0 8px;
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  align-items: flex-start;
+}
+legend {
+  font-size: 17px;
+  font-weight: 600;
+  padding: 0;
+}
+.choice {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 10px;
+  align-items: center;
+  min-height: 44px;
+}
+input[type='radio'],
+input[type='checkbox'] {
+  width: 22px;
+  height: 22px;
+  accent-color: rgb(var(--v-theme-primary));
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 10px;
+  width: 100%;
+}
+.row .v-text-field {
+  flex: 1 1 110px;
+}
+.refused {
+  color: rgb(var(--v-theme-error));
+}
+</style>
