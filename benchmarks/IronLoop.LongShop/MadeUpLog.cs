@@ -2,6 +2,7 @@ using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.HandOver;
 using IronLoop.Core.Jobs;
+using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 using IronLoop.Core.Tray;
@@ -56,7 +57,7 @@ internal static class MadeUpLog
                 Log.Write(work, job, at, by, Station.TakeIn, $"Taken in: {Any(Words)}.");
                 Plans.Set(work, job, new StoredPlan(Out(random.Next(3), random.Next(3)), Length.FromMillimetres(155), at));
                 for (var step = 0; step < 12; step++)
-                    BenchTicks.Set(work, job, 1, new BenchStep($"step-{step}", BenchPart.FirstSide, step == 5 ? StepKind.TryOn : StepKind.OpenJoint, "A step of the work."), null, at.AddMinutes(step + 1), 60 + random.Next(120));
+                    BenchWork.Do(work, job, new BenchStep($"step-{step}", step == 5 ? StepRow.TryOn : StepRow.Open, 1, []) { Says = "A step of the work." }, null, at.AddMinutes(step + 1), by, 60 + random.Next(120));
                 Bags.Fill(work, job, [new BagLine("links of 8.2 mm", 3), new BagLine("split pins", 3)]);
                 // Whatever leaves is the owner's from then on, so the shop comes to hold as many bands as jobs.
                 var left = Bands.Add(work, new StockBand(0, $"OWN-{job}", "Own bracelet", client, "brushed", "steel", 0, 1, Bracelet(width.Micrometres % 3 + 16, job % 20)));

@@ -52,7 +52,7 @@ public static class BenchWork
     /// <param name="work">The piece of work.</param>
     /// <param name="jobId">The job.</param>
     /// <param name="step">The step.</param>
-    /// <param name="skipped">Why it is left out; null when it is done.</param>
+    /// <param name="skipped">Why it is left out; null when it is done. A try-on left out still ends its round.</param>
     /// <param name="at">When.</param>
     /// <param name="by">Who, by initials; whoever is signed in has done it, whoever's job it is.</param>
     /// <param name="seconds">How long it took; null where that is not known.</param>
@@ -63,7 +63,7 @@ public static class BenchWork
             VALUES ($id, (SELECT COALESCE(MAX(seq), 0) + 1 FROM bench_step WHERE job_id = $id), $key, $row, $round, $says, $acts, $skipped, $at, $by, $seconds)
             """,
             ("$id", jobId), ("$key", step.Key), ("$row", step.Row), ("$round", step.Round), ("$says", step.Says),
-            ("$acts", Text(skipped is null ? step.Acts : [])), ("$skipped", skipped), ("$at", at), ("$by", Hand.AtWork?.By ?? by), ("$seconds", seconds));
+            ("$acts", Text(skipped is null || step.Row == StepRow.TryOn ? step.Acts : [])), ("$skipped", skipped), ("$at", at), ("$by", Hand.AtWork?.By ?? by), ("$seconds", seconds));
 
     /// <summary>Takes a step back.</summary>
     public static void Undo(ShopWork work, long jobId, int seq) => work.Execute("DELETE FROM bench_step WHERE job_id = $id AND seq = $seq", ("$id", jobId), ("$seq", seq));

@@ -130,9 +130,10 @@ internal sealed record BenchSheet(
     {
         var (bench, minutes) = (file.Bench, BenchWork.Minutes(work));
         // Work on a thing has its own figure; every other kind of step is corrected by the shop's own times.
+        double Took(StepRow row) => minutes.TryGetValue(row, out var here) ? here : BenchStep.UsualMinutes(row);
         double Takes(BenchStep step) => step.Row != StepRow.Prepare && minutes.TryGetValue(step.Row, out var here) ? here : step.Minutes;
         var steps = bench.Done.Select(d => new StepWire(
-                d.Key, d.Row, d.Round, d.Says, d.Acts!.Count == 0, [.. d.Acts.Select(ToldAct.Tell)], "", null, null, null, null, 0, true, false, false, d.Skipped, null))
+                d.Key, d.Row, d.Round, d.Says, d.Acts!.Count == 0, [.. d.Acts.Select(ToldAct.Tell)], "", null, null, null, null, Took(d.Row), true, false, false, d.Skipped, null))
             .Concat(bench.Left.Select((s, i) => new StepWire(
                 s.Key, s.Row, s.Round, s.Says, s.IsWord, [.. s.Acts.Select(ToldAct.Tell)], s.Tool, s.Direction, s.FallsOut, s.Caution, PlaceWire.Of(s.Where), Takes(s),
                 false, i == 0, s.MayBeSkipped, null, s.Waits)))

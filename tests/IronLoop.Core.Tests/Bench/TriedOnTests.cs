@@ -1,0 +1,58 @@
+using CsCheck;
+using IronLoop.Core.Bench;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Measuring;
+using static IronLoop.Core.Tests.Bench.BenchJobs;
+
+namespace IronLoop.Core.Tests.Bench;
+
+public class TriedOnTests
+{
+    private static readonly Band Own = Bracelet();
+
+    private static FitTarget Target(decimal mm) => new(Mm(mm), Mm(2.5m), PlanRequest.HouseTolerance);
+
+    private static Arrangement Agreed(decimal target) => Arrangement.Of(Own.Links!, Planner.Recommend(Sizing.Request(Own, Target(target))));
+
+    /// <summary>The first side done, the second as it was.</summary>
+    private static Arrangement Between(Arrangement agreed) => new(agreed.Twelve, Arrangement.AsItIs(Own.Links!, Clasp).Six, Clasp.Position);
+
+    [Fact]
+    public void A_try_on_that_agrees_changes_nothing()
+    {
+        var agreed = Agreed(122);
+        var tried = TriedOn.Of(Own, Between(agreed), agreed, Side.Twelve, Target(122), null);
+        tried.Same.ShouldBeTrue();
+        tried.Says.ShouldBe("It agrees with the plan; go on as planned.");
+    }
+
+    [Fact]
+    public void A_little_more_or_less_is_the_micro_adjust_s()
+    {
+        var agreed = Agreed(122);
+        var tried = TriedOn.Of(Own, Between(agreed), agreed, Side.Twelve, Target(125), null);
+        tried.OnlyMicro.ShouldBeTrue();
+        tried.Says.ShouldStartWith("Only the micro-adjust changes: the micro-adjust to position ");
+        tried.FirstSideAgain.ShouldBeFalse();
+    }
+
+    [Fact]
+    public void The_new_plan_is_never_worse_than_the_old_and_leaves_the_side_done_alone_unless_it_pays() =>
+        Gen.Select(Gen.Int[100, 150], Gen.Int[-14, 14]).Sample(
+            (first, felt) =>
+            {
+                var agreed = Agreed(first);
+                var now = Between(agreed);
+                var target = Target(first + felt);
+                var tried = TriedOn.Of(Own, now, agreed, Side.Twelve, target, null);
+                var request = Sizing.Request(Own, target);
+                var (before, after) = (Planner.Judge(request, agreed), Planner.Judge(request, tried.Plan));
+                (after.Misfit < before.Misfit || after.Misfit == before.Misfit && after.TwiceTrouble <= before.TwiceTrouble).ShouldBeTrue();
+                after.Misfit.ShouldBe(Planner.Recommend(request).Figures.Misfit, "what can be worn is found, with the side done or by opening it once more");
+                if (!tried.FirstSideAgain)
+                    tried.Plan.Twelve.ShouldBe(now.Twelve);
+                tried.Plan.LooseLinks(Own.Spares).ShouldAllBe(l => l.Count >= 0);
+            },
+            iter: 1_000);
+}
