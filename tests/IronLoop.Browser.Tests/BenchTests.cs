@@ -26,7 +26,7 @@ public sealed class BenchTests : IDisposable
             (6, null, "See how the tube sat"),
             (7, null, "Draw the bar’s tip back"),
             (8, null, "the slit end at the arrow’s head"),
-            (12, "SK-2014", "screws from both edges into a threaded tube here"),
+            (12, "SK-2014", "One driver holds, the other turns counter-clockwise"),
         ])
         {
             ToTheBench(job, article);
@@ -42,7 +42,7 @@ public sealed class BenchTests : IDisposable
         foreach (var (job, article, reads) in ((int, string, string)[])
         [
             (10, "SK-P20", "never lever against a fixed bar"),
-            (12, "SK-L20", "the watch’s own bar of 1.6 mm through lug and tube"),
+            (12, "SK-L20", "the watch’s own bar through lug and tube"),
             (13, "SK-N18", "as its maker made it"),
             (9, "SK-M18", "notch"),
             (11, "SK-L20", "slide the end into the slot"),
@@ -63,27 +63,31 @@ public sealed class BenchTests : IDisposable
         Forward(until: "See how the tube sat");
         Step(() => _screen.Press("Done"));
         Tab("Tray");
-        _screen.Until(() => _screen.All("[data-part=tubes] .heap i").Count == 3, "three tubes drawn in the tray");
+        _screen.Until(() => _screen.All("[data-part=tubes] .heap i").Count == 1, "the tube drawn in the tray");
         Put("tubes", "is lost", "rolled away");
-        _screen.Until(() => _screen.All("[data-part=tubes] .heap i").Count == 2 && _screen.All("[data-part=tubes] .lost").Count == 1, "one lost");
+        _screen.Until(() => _screen.All("[data-part=tubes] .heap i").Count == 0 && _screen.All("[data-part=tubes] .lost").Count == 1, "it is lost");
         // What was taken apart cannot be put together again without it.
         Tab("Step");
-        _screen.Press("Back");
-        _screen.UntilSays("tubes: 3 wanted from the tray, 2 there, 1 lost; take one from stock.");
+        while (_screen.All("[data-testid=waits]").Count == 0)
+            Step(() => _screen.Press("Done"));
+        _screen.UntilSays("look for it, or take one from stock at the Tray");
+        var step = _screen.Told("step");
+        _screen.Press("Done");
+        _screen.UntilSays("gone");
+        _screen.Told("step").ShouldBe(step);
         Tab("Tray");
         Put("tubes", "is taken from stock", "");
-        _screen.Until(() => _screen.All("[data-part=tubes] .heap i").Count == 3, "three again");
+        _screen.Until(() => _screen.All("[data-part=tubes] .lost").Count == 1 && _screen.All("[data-part=tubes] .heap i").Count >= 1, "one in its place");
         Tab("Step");
-        var step = _screen.Told("step");
-        _screen.Press("Back");
-        _screen.Until(() => _screen.Told("step") != step, "the step taken back");
+        _screen.Until(() => _screen.All("[data-testid=waits]").Count == 0, "nothing waits");
+        Step(() => _screen.Press("Done"));
     }
 
     [Fact]
     public void A_try_on_between_the_sides_changes_the_rest_and_says_how()
     {
         _screen.Go("/jobs/4/bench");
-        _screen.UntilSays("The second side stays closed until this is done.");
+        _screen.UntilSays("side stays closed until this is done.");
         _screen.Type("triedAmount", "30");
         _screen.Press("What does that change?");
         _screen.Until(() => _screen.All("[data-testid=tried]").Count == 1, "what changes");
@@ -91,7 +95,7 @@ public sealed class BenchTests : IDisposable
         _screen.Press("Go on with this");
         _screen.UntilSays("round 2");
         Tab("All steps");
-        _screen.Until(() => _screen.All(".steps li.done").Count == 9, "what was done stays done");
+        _screen.Until(() => _screen.All(".steps li.done").Count >= 13, "what was done stays done");
         Tab("Step");
         Forward();
         _screen.UntilSays("All steps are done.");
@@ -104,7 +108,7 @@ public sealed class BenchTests : IDisposable
         _screen.Go("/");
         ToTheBench(5, null);
         _screen.Go("/jobs/5/bench");
-        Forward(until: "Open the clasp");
+        Forward(until: "Turn the screw out");
         var step = _screen.Told("step");
         using var other = new Screen(_shop.Address);
         other.Resize(1024, 768);
@@ -126,7 +130,7 @@ public sealed class BenchTests : IDisposable
     private void Work(int job, string reads)
     {
         _screen.Go($"/jobs/{job}/bench");
-        _screen.Until(() => _screen.All("[data-testid=step]").Count == 1, $"the bench of {job}");
+        Look();
         Tab("All steps");
         _screen.UntilSays(reads);
         Tab("Step");
@@ -137,7 +141,7 @@ public sealed class BenchTests : IDisposable
     /// <summary>Forward until a step reads so, or to the end.</summary>
     private void Forward(string? until = null)
     {
-        _screen.Until(() => _screen.All("[data-testid=step]").Count == 1);
+        Look();
         while (_screen.All("[data-testid=step]").Count == 1)
         {
             var step = _screen.Told("step");
@@ -149,7 +153,26 @@ public sealed class BenchTests : IDisposable
                 Step(() => _screen.Press("It agrees with the plan"));
             else
                 Step(() => _screen.Key(" "));
+            Look();
         }
+    }
+
+    /// <summary>What nobody has looked at yet is asked for where it is needed, and answered by a look.</summary>
+    private void Look()
+    {
+        _screen.Until(() => _screen.All("[data-testid=step], form.came, form[data-group]").Count > 0 || _screen.Text.Contains("All steps are done.", StringComparison.Ordinal) || _screen.Text.Contains("Every step is done.", StringComparison.Ordinal), "the bench");
+        while (_screen.All("form.came").Count > 0)
+        {
+            _screen.Choose("cameHeld", "Spring bars");
+            _screen.Until(() => _screen.All("form.came").Count == 0, "how it is held is kept");
+        }
+        while (_screen.All("form[data-group]") is [var first, ..])
+        {
+            var asked = first.GetDomAttribute("data-group");
+            first.FindElement(By.CssSelector("input[value=springBar]")).Click();
+            _screen.Until(() => _screen.All($"form[data-group={asked}]").Count == 0, $"{asked} is kept");
+        }
+        _screen.Until(() => _screen.All("[data-testid=step]").Count == 1 || _screen.Text.Contains("step is done.", StringComparison.Ordinal) || _screen.Text.Contains("steps are done.", StringComparison.Ordinal), "the step");
     }
 
     /// <summary>Does something that goes on to another step, and waits until it is there.</summary>

@@ -41,6 +41,7 @@ public sealed class ClumsyFitterTests : IDisposable
             if (answer.IsSuccessStatusCode) taken++;
             else refused++;
             var bench = await Bench(job);
+            (bench["from"] is null && bench["steps"]!.AsArray().Count > 0).ShouldBeFalse("no doing leaves a bench that cannot be worked on");
             // A plan that is dropped closes the account; it is opened anew with the next, when everything lies where it came from.
             if (bench["from"] is null)
                 opening.Clear();

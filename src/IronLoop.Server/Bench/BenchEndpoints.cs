@@ -206,6 +206,9 @@ internal static partial class BenchEndpoints
         var said = "";
         for (var i = 0; i < act.Count; i++)
             said = TrayActs.Do(work, JobFile.Read(work, id), part, act, why, at);
+        // What would leave an account that cannot be worked on is not put on it.
+        if (JobFile.Read(work, id).Bench.Trouble is { } trouble)
+            throw RefusedException.Conflict($"{part}: this does not go with what was done since; take back the steps after it first. {trouble}");
         Log.Write(work, id, at, file.Job.TakenInBy, Station.Bench, $"Tray: {said}{(why.Length > 0 ? $" ({why})" : "")}.");
         return Kept(work, id);
     }
