@@ -82,16 +82,7 @@ onMounted(() => {
     <PartTabs :parts="parts" label="The bench" :open="part" @open="part = $event" />
     <template v-if="part === 'step'">
       <p v-if="sheet.trouble" class="refused" role="alert">{{ sheet.trouble }}</p>
-      <CamePart v-if="sheet.asks.includes('lugs')" :job-id="job.id" :sheet="sheet" :open="open" />
-      <JointsPart
-        v-if="sheet.asks.length > 0"
-        :job-id="job.id"
-        :sheet="sheet"
-        :groups="sheet.asks"
-        :open="open"
-      />
       <StepPart
-        v-else
         :job-id="job.id"
         :sheet="sheet"
         :open="open"
@@ -100,7 +91,12 @@ onMounted(() => {
         @forward="forward"
         @back="back"
         @skip="skip"
-      />
+      >
+        <template #question>
+          <CamePart v-if="sheet.asks.includes('lugs')" :job-id="job.id" :sheet="sheet" :open="open" />
+          <JointsPart :job-id="job.id" :sheet="sheet" :groups="sheet.asks" :open="open" />
+        </template>
+      </StepPart>
     </template>
     <StepsPart v-else-if="part === 'steps'" :sheet="sheet" />
     <TrayPart v-else-if="part === 'tray'" :job-id="job.id" :sheet="sheet" :open="open" />

@@ -1,27 +1,12 @@
 <script setup lang="ts">
-import { reactive, ref, watch } from 'vue'
-import { useBench, type BenchSheet, type Came } from '../../api/bench'
+import { useBench, type BenchSheet } from '../../api/bench'
 import { wholeOf } from '../../api/refused'
+import { useKept } from './kept'
 import { heldBy, onTheWatch } from './words'
 
 const props = defineProps<{ jobId: number; sheet: BenchSheet; open: boolean }>()
 const { came } = useBench(() => props.jobId)
-const typed = reactive<Came>({ ...props.sheet.came })
-watch(
-  () => props.sheet.came,
-  (now, before) => {
-    if (JSON.stringify(now) !== JSON.stringify(before)) Object.assign(typed, now)
-  },
-)
-const error = ref<unknown>(null)
-async function keep() {
-  try {
-    await came({ ...typed })
-    error.value = null
-  } catch (refusal) {
-    error.value = refusal
-  }
-}
+const { typed, error, keep } = useKept(() => props.sheet.came, came)
 </script>
 
 <template>

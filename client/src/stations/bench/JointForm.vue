@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { reactive, ref, watch } from 'vue'
 import { useBench, type BenchSheet, type JointLook } from '../../api/bench'
 import { saidOf, wholeOf } from '../../api/refused'
+import { useKept } from './kept'
 import { fasteners as names, groups } from './words'
 
 const props = defineProps<{
@@ -12,22 +12,7 @@ const props = defineProps<{
   open: boolean
 }>()
 const { found } = useBench(() => props.jobId)
-const typed = reactive<JointLook>({ ...props.look })
-watch(
-  () => props.look,
-  (now, before) => {
-    if (JSON.stringify(now) !== JSON.stringify(before)) Object.assign(typed, now)
-  },
-)
-const error = ref<unknown>(null)
-async function keep() {
-  try {
-    await found({ ...typed })
-    error.value = null
-  } catch (refusal) {
-    error.value = refusal
-  }
-}
+const { typed, error, keep } = useKept(() => props.look, found)
 </script>
 
 <template>

@@ -69,6 +69,7 @@ const betweenSides = computed(
       </template>
     </dl>
     <p v-if="next.beware" class="caution">{{ next.beware }}</p>
+    <slot name="question" />
     <p v-if="next.waits" class="refused" data-testid="waits">{{ next.waits }}</p>
     <ConsentPart v-if="next.row === 'consent' && sheet.consent" :job-id="jobId" :consent="sheet.consent" />
     <TryOnPart v-if="betweenSides && open" :key="next.key" :job-id="jobId" />

@@ -1,28 +1,14 @@
 <script setup lang="ts">
-import { reactive, ref, watch } from 'vue'
-import { useBench, type BenchSetup, type BenchSheet } from '../../api/bench'
+import { ref } from 'vue'
+import { useBench, type BenchSheet } from '../../api/bench'
 import { wholeOf } from '../../api/refused'
+import { useKept } from './kept'
 import { pedalKey } from './pedal'
 import { insertions, microSchools, runSchools, toolFamilies, tryOnSchools } from './words'
 
 const props = defineProps<{ jobId: number; sheet: BenchSheet; open: boolean }>()
 const { setUp } = useBench(() => props.jobId)
-const typed = reactive<BenchSetup>({ ...props.sheet.setup })
-watch(
-  () => props.sheet.setup,
-  (now, before) => {
-    if (JSON.stringify(now) !== JSON.stringify(before)) Object.assign(typed, now)
-  },
-)
-const error = ref<unknown>(null)
-async function keep() {
-  try {
-    await setUp({ ...typed })
-    error.value = null
-  } catch (refusal) {
-    error.value = refusal
-  }
-}
+const { typed, error, keep } = useKept(() => props.sheet.setup, setUp)
 const listening = ref(false)
 function take(event: KeyboardEvent) {
   if (event.key === 'Tab') return
