@@ -15,12 +15,17 @@ public sealed class ComeOverTests : IDisposable
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
-    private Shop Before([CallerFilePath] string here = "")
+    private Shop Before()
     {
-        using (var packed = new GZipStream(File.OpenRead(Path.Combine(Path.GetDirectoryName(here)!, "shops", "demo-of-migration-13.db.gz")), CompressionMode.Decompress))
-        using (var file = File.Create(Path.Combine(_folder, "iron-loop.db")))
-            packed.CopyTo(file);
+        Unpack(Path.Combine(_folder, "iron-loop.db"));
         return new Shop(folder: _folder);
+    }
+
+    private static void Unpack(string to, [CallerFilePath] string here = "")
+    {
+        using var packed = new GZipStream(File.OpenRead(Path.Combine(Path.GetDirectoryName(here)!, "shops", "demo-of-migration-13.db.gz")), CompressionMode.Decompress);
+        using var file = File.Create(to);
+        packed.CopyTo(file);
     }
 
     [Fact]
@@ -71,6 +76,24 @@ public sealed class ComeOverTests : IDisposable
         shop.File.Settle();
         using var again = new Shop(folder: _folder);
         (await again.Get($"/api/jobs/{jobs["Sunniva Marl"]}/bench")).ToJsonString().ShouldBe(before);
+    }
+
+    [Fact]
+    public async Task A_backup_of_the_version_before_comes_over_when_it_is_gone_back_to()
+    {
+        using var shop = new Shop(folder: _folder);
+        const string backup = "iron-loop-20260101T000000Z.db";
+        Directory.CreateDirectory(Path.Combine(_folder, "backups"));
+        Unpack(Path.Combine(_folder, "backups", backup));
+        var back = await shop.Post($"/api/backups/{backup}/restore", null);
+        while (back["state"]!.GetValue<string>() == "running")
+        {
+            await Task.Yield();
+            back = await shop.Get($"/api/long-work/{back["id"]!.GetValue<string>()}");
+        }
+        back["state"]!.GetValue<string>().ShouldBe("done", back.ToJsonString());
+        var job = (await shop.Get("/api/jobs")).AsArray().Single(j => j!["client"]!.GetValue<string>() == "Sunniva Marl")!["id"]!.GetValue<long>();
+        Left(await shop.Get($"/api/jobs/{job}/bench")).ShouldNotContain("oldBandOff", "the old band is off already");
     }
 
     private static List<string> Left(JsonNode bench) => [.. bench["steps"]!.AsArray().Where(s => !s!["done"]!.GetValue<bool>()).Select(s => s!["row"]!.GetValue<string>()).Distinct()];

@@ -1,3 +1,4 @@
+using IronLoop.Server.Bench;
 using IronLoop.Server.Contract;
 using IronLoop.Server.LongRunning;
 using IronLoop.Storage;
@@ -29,6 +30,8 @@ internal static class BackupEndpoints
             return works.Begin("back to a backup", _ =>
             {
                 var before = new Backups(shop).Restore(name, clock.GetUtcNow());
+                // A backup can be of the version before.
+                ComeOver.Run(shop);
                 return ($"The shop is as {name} had it. What was here before is kept as {before.Name}.", null);
             }).Wire;
         }).WithName("restoreBackup").WithSummary("Puts a backup in the shop’s place; what was there is backed up first.")
