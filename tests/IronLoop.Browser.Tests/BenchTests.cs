@@ -103,6 +103,78 @@ public sealed class BenchTests : IDisposable
     }
 
     [Fact]
+    public void A_buckle_is_moved_a_fold_over_changed_with_its_ends_swapped_and_a_freed_link_taken_out()
+    {
+        // A new strap whose owner keeps the good buckle of the old one.
+        _screen.Go("/jobs/9/clasp");
+        Tab("Own parts");
+        foreach (var point in (string[])["straight", "springy", "unworn"])
+            Answer($"clasp-{point}-yes");
+        _screen.UntilSays("sed again");
+        Agree(9);
+        Reads(9,
+            "Old band off, 12 side", "Old band off, 6 side", "The pin buckle is for the new band.", "gets another buckle: its own comes off", "join the buckle piece of the Calf strap to the pin buckle",
+            "12 side: seat one tip", "which hole or notch it is worn in", "as a set: 1 pin buckle");
+
+        // Another fold-over, the plain end toward where it shows: both sides are one round, and nothing is tried on before it closes.
+        _screen.Go("/jobs/6/clasp");
+        Answer("notched-yes");
+        Answer("plain-yes");
+        Answer("swap-yes");
+        Tab("Choose");
+        var choose = By.CssSelector("[data-article=CL-O18] .acts .v-btn");
+        _screen.Until(() => _screen.Find("[data-article=CL-O18]").FindElements(By.XPath(".//button[normalize-space()='Choose CL-O18']")).Count == 1, "the clasp");
+        _screen.IntoView(_screen.Find("[data-article=CL-O18]").FindElement(choose));
+        _screen.Find("[data-article=CL-O18]").FindElement(choose).Click();
+        _screen.UntilSays("Fold-over, eight holes goes on.");
+        Agree(6);
+        Reads(6,
+            "Lift the old clasp off and keep it beside the new one", "close link 4 to the 6 side’s link 7", "close link 4 to the 12 side’s link 8", "offer it up before the fastener goes in",
+            "to the Fold-over, eight holes in position", "how it leaves", "as a set: 1 fold-over, two holes, 1 micro-adjust bar");
+
+        // The link that looks fixed: its small end stays, and takes its place at the clasp.
+        _screen.Go("/jobs/7/size");
+        Tab("By hand");
+        _screen.Until(() => _screen.All(".mat .link").Count > 0, "the mat");
+        _screen.Run("document.querySelector('.mat .link').focus()");
+        _screen.Type("endPiece", "1,6");
+        _screen.Press("It comes free");
+        _screen.UntilSays("the end piece of 1.6 mm stays with the clasp");
+        Agree(7);
+        Reads(7, "join the narrow end piece of 1.6 mm to the fold-over", "The 6 side stays closed until this is done", "1 link of 7.6 mm, 12 side only");
+        _screen.NoConsoleErrors();
+    }
+
+    /// <summary>Takes a job to the bench by the button at Size.</summary>
+    private void Agree(int job)
+    {
+        _screen.Go($"/jobs/{job}/size");
+        _screen.Press("Take it to the bench");
+        _screen.Until(() => _screen.Path.EndsWith($"/jobs/{job}/bench", StringComparison.Ordinal), "the bench");
+    }
+
+    /// <summary>The steps say all of these, in this order, and a hand does them to the end.</summary>
+    private void Reads(int job, params string[] inOrder)
+    {
+        Look();
+        Forward();
+        _screen.UntilSays("All steps are done.");
+        Tab("All steps");
+        _screen.UntilSays(inOrder[^1]);
+        var (said, from) = (_screen.Text, 0);
+        foreach (var words in inOrder)
+            (from = said.IndexOf(words, from, StringComparison.Ordinal)).ShouldBeGreaterThanOrEqualTo(0, $"job {job}: “{words}” in its place among:\n{said}");
+    }
+
+    private void Answer(string name)
+    {
+        var answer = _screen.Find($"[data-answer={name}]");
+        _screen.IntoView(answer);
+        answer.Click();
+        _screen.Until(() => _screen.Find($"[data-answer={name}]").GetDomAttribute("aria-pressed") == "true", name);
+    }
+
+    [Fact]
     public void A_server_killed_in_the_middle_resumes_at_the_step_and_a_second_device_shows_the_same()
     {
         _screen.Go("/");
@@ -169,7 +241,9 @@ public sealed class BenchTests : IDisposable
         while (_screen.All("form[data-group]") is [var first, ..])
         {
             var asked = first.GetDomAttribute("data-group");
-            first.FindElement(By.CssSelector("input[value=springBar]")).Click();
+                var springBar = first.FindElement(By.CssSelector("input[value=springBar]"));
+            _screen.IntoView(springBar);
+            springBar.Click();
             _screen.Until(() => _screen.All($"form[data-group={asked}]").Count == 0, $"{asked} is kept");
         }
         _screen.Until(() => _screen.All("[data-testid=step]").Count == 1 || _screen.Text.Contains("step is done.", StringComparison.Ordinal) || _screen.Text.Contains("steps are done.", StringComparison.Ordinal), "the step");

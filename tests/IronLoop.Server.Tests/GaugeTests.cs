@@ -153,7 +153,7 @@ public sealed class GaugeTests : IDisposable
     [InlineData("try-on", "loop", "40", "allowed is 60 to 400 mm")]
     [InlineData("copy", "barToBar", "90", "allowed is 20 to 70 mm")]
     [InlineData("bracelet", "claspTwelve", "90", "allowed is 0 to 80 mm")]
-    [InlineData("bracelet", "twelve", "seven full", "is no group of links")]
+    [InlineData("bracelet", "twelve", "umpteen full", "12 side: “umpteen full” is no group of links")]
     [InlineData("bracelet", "benchLength", "long", "is not a length")]
     public async Task A_wrong_field_of_a_sheet_is_refused_by_name(string sheet, string field, string typed, string said)
     {
@@ -168,12 +168,15 @@ public sealed class GaugeTests : IDisposable
         var id = await TakeIn("takeLinksOut");
         await GaugeReference(id);
         await Read(id, "bandWidth", "20");
-        await Bracelet(id, new { twelve = "7 full, 1 half, first 2 fixed", six = "7 full, first 2 fixed" });
+        (await Bracelet(id, new { twelve = "7 full, 1 half, first 2 fixed", six = "seven full, first two fixed" }))["bracelet"]!["fastener"]!.GetValue<string>()
+            .ShouldBe("notLookedAt", "nobody looked at the joints yet");
         await Read(id, "linkPitch", "8.2");
         await Bracelet(id, new { halfPitch = "5", claspTwelve = "18", claspSix = "19" });
         var sheet = (await Bracelet(id, new { positions = 4, step = "2.5", position = 2, fastener = "pinWithTube" }))["bracelet"]!;
         sheet["missing"]!.AsArray().ShouldBeEmpty();
         sheet["lengthNow"]!.GetValue<string>().ShouldBe("159.3 mm");
+        sheet["fastener"]!.GetValue<string>().ShouldBe("pinWithTube");
+        (await Bracelet(id, new { fastener = "notLookedAt" }))["bracelet"]!["fastener"]!.GetValue<string>().ShouldBe("notLookedAt", "what was seen can be taken back");
         (await Bracelet(id, new { benchLength = "167.4" }))["bracelet"]!["question"]!.GetValue<string>().ShouldContain("a link of 8.2 mm was left out");
 
         // The owner's own bracelet is what the job is sized with, and the try-on takes its length from the sheet.

@@ -3293,26 +3293,7 @@ export interface components {
       step: string
       /** Format: int32 */
       position: number
-      /** @enum {unknown} */
-      fastener:
-        | 'splitPin'
-        | 'pinWithTube'
-        | 'screw'
-        | 'screwInTube'
-        | 'springBar'
-        | 'leveredBar'
-        | 'fixedBar'
-        | 'screwedBar'
-        | 'slotScrews'
-        | 'frictionPin'
-        | 'threaded'
-        | 'byHand'
-        | 'sewn'
-        | 'riveted'
-        | 'openEnd'
-        | 'makersOwn'
-        | 'notLookedAt'
-        | null
+      fastener: components['schemas']['Fastener']
       benchLength: string
       lengthNow: null | string
       missing: string[]

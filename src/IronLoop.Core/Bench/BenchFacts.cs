@@ -55,7 +55,7 @@ public sealed record AsItCame(OnTheWatch On, HeldBy Held, bool IsWanted)
 
     /// <summary>
     /// What is on it, before anybody says: links or a clasp are worked on the band that is there; a strap is changed for another
-    /// where one is; a former visit's band is on it still.
+    /// where one is; a former visit's band is on it still. Once another band is chosen, what is on the watch is not the one wanted.
     /// </summary>
     /// <param name="request">What is asked for.</param>
     /// <param name="wanted">The band the job is about; null while none is chosen.</param>
@@ -63,8 +63,10 @@ public sealed record AsItCame(OnTheWatch On, HeldBy Held, bool IsWanted)
     /// <param name="before">The band the watch left with at a former visit; null where there was none.</param>
     public static AsItCame Usual(Request request, Band? wanted, bool isOwn, Band? before) =>
         isOwn && wanted is not null ? new AsItCame(KindOf(wanted), HeldBy.NotLookedAt, true)
-        : before is not null ? new AsItCame(KindOf(before), before.Facts.Attaches == BandAttachment.QuickRelease ? HeldBy.LeveredBars : HeldBy.LooseBars, false)
-        : new AsItCame(request is Request.TakeLinksOut or Request.PutLinksIn ? OnTheWatch.Bracelet : OnTheWatch.Soft, HeldBy.NotLookedAt, false);
+        : before is not null ? new AsItCame(
+            KindOf(before), before.Facts.Attaches == BandAttachment.QuickRelease ? HeldBy.LeveredBars : HeldBy.LooseBars, wanted is null && GaugeSheet.KeepsBand(request))
+        : new AsItCame(
+            request is Request.TakeLinksOut or Request.PutLinksIn ? OnTheWatch.Bracelet : OnTheWatch.Soft, HeldBy.NotLookedAt, wanted is null && GaugeSheet.KeepsBand(request));
 
     /// <summary>What a band is on a watch.</summary>
     public static OnTheWatch KindOf(Band band) => band switch

@@ -213,7 +213,8 @@ public sealed class StepWords
         var isClosure = IsClosure(stand, joint);
         var open = joint.Fastener == Fastener.ByHand ? new JointWork("Lift the flap near one end, never in its middle, and slide the clasp off.", "flat blade")
             : isClosure ? AtClasp(joint, stand, opens: true) : JointWords.Open(joint.Fastener, LookOf(joint), _facts.Setup);
-        var out_ = removed.Count == 0 ? "" : $" {Capital(LinksSaid(removed))} {(removed.Count(t => t.Kind == ThingKind.Link) == 1 ? "comes" : "come")} out{(removed.Count > 1 ? " as one run" : "")}, into the tray.";
+        var asOne = removed.Count > 1 && stand.Joints.Count(j => j.Closed && j.Id != joint.Id && removed.Exists(t => t.Id == j.A) && removed.Exists(t => t.Id == j.B)) == removed.Count - 1;
+        var out_ = removed.Count == 0 ? "" : $" {Capital(LinksSaid(removed))} {(removed.Count == 1 ? "comes" : "come")} out{(asOne ? " as one run" : "")}, into the tray.";
         var flap = joint.Parts.Any(p => stand[p].Kind == ThingKind.SafetyFlap) ? " The safety flap comes out with it." : "";
         var closure = stand[joint.B].IsClosure ? stand[joint.B] : stand[joint.A];
         var what = step.Row == StepRow.ClaspOff && closure.Kind == ThingKind.Buckle && stand.Is(closure.Id, Place.Tray)

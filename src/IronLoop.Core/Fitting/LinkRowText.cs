@@ -11,8 +11,8 @@ namespace IronLoop.Core.Fitting;
 public readonly record struct NamedPitches(Length? Full, Length? Half);
 
 /// <summary>
-/// Reads a side of a bracelet as a fitter says it, from case to clasp: <c>2 fixed of 9; 7 of 8,2; 1 of 5</c>, or, when
-/// the pitches are known by name, <c>7 full, 1 half, first 2 fixed</c>. Links of one pitch that are not alike get a letter,
+/// Reads a side of a bracelet as a fitter says it, from case to clasp: <c>2 of 9 fixed; 7 of 8,2; 1 of 5</c>, or, when
+/// the pitches are known by name, <c>seven full, one half, first two fixed, last fixed</c>. Counts are figures or words. Links of one pitch that are not alike get a letter,
 /// <c>3 of 8.2 kind b</c>, and those that do not go on the other side are <c>this side only</c>. Groups are parted by a semicolon, a plus, or a
 /// comma and a space; a comma within a number is a decimal comma.
 /// </summary>
@@ -48,7 +48,7 @@ public static partial class LinkRowText
             var match = tail.Success ? Group().Match(tail.Groups["rest"].Value) : Match.Empty;
             if (!match.Success)
             {
-                why = $"“{(group.Length <= 60 ? group : group[..60] + "…")}” is no group of links; write the row from case to clasp like 2 fixed of 9; 7 of 8.2, or like 7 full, 1 half, first 2 fixed.";
+                why = $"“{(group.Length <= 60 ? group : group[..60] + "…")}” is no group of links; write the row from case to clasp like 2 of 9 fixed; 7 of 8.2, or like 7 full, 1 half, first two fixed.";
                 return false;
             }
             var count = Count(match);
@@ -95,7 +95,10 @@ public static partial class LinkRowText
         return string.Join("; ", groups);
     }
 
-    private static int Count(Match match) => int.Parse(match.Groups["count"].Value, CultureInfo.InvariantCulture);
+    /// <summary>The count of a group, in figures or as a word; one where only the end of the row is named.</summary>
+    private static int Count(Match match) => match.Groups["count"] is { Success: true } said
+        ? int.TryParse(said.Value, NumberStyles.None, CultureInfo.InvariantCulture, out var figures) ? figures : Array.IndexOf(NumberWords, said.Value.ToLowerInvariant()) + 1
+        : 1;
 
     private static bool TryPitch(Match match, NamedPitches named, out Length pitch, [NotNullWhen(false)] out string? why)
     {
@@ -119,6 +122,15 @@ public static partial class LinkRowText
         return why is null;
     }
 
+    private static readonly string[] NumberWords =
+    [
+        "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve", "thirteen", "fourteen", "fifteen", "sixteen", "seventeen",
+        "eighteen", "nineteen", "twenty",
+    ];
+
+    private const string Counted =
+        "(?<count>\\d{1,3}|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty)\\b)";
+
     [GeneratedRegex(
         "^(?<rest>.*?)(\\s+kind\\s+(?<mark>[a-z]))?(?<one>\\s+this\\s+side\\s+only)?$",
         RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant, 200)]
@@ -128,12 +140,12 @@ public static partial class LinkRowText
     private static partial Regex Separators();
 
     [GeneratedRegex(
-        "^(?<which>first|last)\\s+(?<count>\\d{1,3})\\s+(are\\s+)?fixed$",
+        "^(the\\s+)?(?<which>first|last)(\\s+" + Counted + ")?(\\s+links?)?\\s+((are|is)\\s+)?fixed$",
         RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant, 200)]
     private static partial Regex EndFixed();
 
     [GeneratedRegex(
-        "^(?<count>\\d{1,3})\\s*(?<fixed>fixed)?((\\s+links?)?\\s*(of|x|×)\\s*(?<pitch>\\S.*)|\\s*(?<name>full|half|halves)(\\s+links?)?(?<fixed>\\s+fixed)?|(?<name>(?<=fixed)))$",
+        "^" + Counted + "\\s*(?<fixed>fixed)?((\\s+links?)?\\s*(of|x|×)\\s*(?<pitch>\\S.*?)(?<fixed>\\s+fixed)?|\\s*(?<name>full|half|halves)(\\s+links?)?(?<fixed>\\s+fixed)?|(?<name>(?<=fixed)))$",
         RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant, 200)]
     private static partial Regex Group();
 }

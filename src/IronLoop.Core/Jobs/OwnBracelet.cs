@@ -66,8 +66,14 @@ public sealed record OwnBracelet(
     /// <summary>The rows as read with the pitches gauged; a row that cannot be read yet is empty.</summary>
     public Bracelet Rows(Figures figures) => new(Row(Twelve, figures), Row(Six, figures));
 
-    /// <summary>Why a row cannot be read; null when it can.</summary>
-    public string? WhyNot(string row, Figures figures) => LinkRowText.TryParse(row, Pitches(figures), out _, out var why) ? null : why;
+    /// <summary>Why the 12 side cannot be read; null when it can.</summary>
+    public string? TwelveWhyNot(Figures figures) => WhyNot("12 side", Twelve, figures);
+
+    /// <summary>Why the 6 side cannot be read; null when it can.</summary>
+    public string? SixWhyNot(Figures figures) => WhyNot("6 side", Six, figures);
+
+    /// <summary>Why the loose links cannot be read; null when they can.</summary>
+    public string? SparesWhyNot(Figures figures) => WhyNot("Loose links", Spares, figures);
 
     /// <summary>The clasp, when its two lengths are known.</summary>
     public BraceletClasp? Clasp =>
@@ -85,7 +91,7 @@ public sealed record OwnBracelet(
         var missing = new List<string>();
         var rows = Rows(figures);
         if (Twelve.Length + Six.Length == 0) missing.Add("the links");
-        else if (rows.Twelve.Count + rows.Six.Count == 0 || WhyNot(Twelve, figures) is not null || WhyNot(Six, figures) is not null || WhyNot(Spares, figures) is not null) missing.Add("a link pitch");
+        else if (rows.Twelve.Count + rows.Six.Count == 0 || (TwelveWhyNot(figures) ?? SixWhyNot(figures) ?? SparesWhyNot(figures)) is not null) missing.Add("a link pitch");
         if (ClaspTwelve is null || ClaspSix is null) missing.Add("the clasp’s two lengths");
         if (Positions > 1 && Step is null) missing.Add("the micro-adjust’s step");
         if (WidthOf(figures) is null) missing.Add("band width");
@@ -118,6 +124,8 @@ public sealed record OwnBracelet(
             : null;
 
     private Length? WidthOf(Figures figures) => figures[GaugedFigure.BandWidth] ?? Width ?? figures[GaugedFigure.LugWidth];
+
+    private string? WhyNot(string name, string row, Figures figures) => LinkRowText.TryParse(row, Pitches(figures), out _, out var why) ? null : $"{name}: {why}";
 
     private NamedPitches Pitches(Figures figures) => new(figures[GaugedFigure.LinkPitch], HalfPitch);
 

@@ -31,9 +31,9 @@ internal sealed record OwnBraceletFields(
         refusals.Check("$.position", new AllowedNumber(1, Math.Max(1, positions)), position);
         return before with
         {
-            Twelve = Row("$.twelve", Twelve, before.Twelve, half, figures, refusals),
-            Six = Row("$.six", Six, before.Six, half, figures, refusals),
-            Spares = Row("$.spares", Spares, before.Spares, half, figures, refusals),
+            Twelve = Row("$.twelve", "12 side", Twelve, before.Twelve, half, figures, refusals),
+            Six = Row("$.six", "6 side", Six, before.Six, half, figures, refusals),
+            Spares = Row("$.spares", "Loose links", Spares, before.Spares, half, figures, refusals),
             HalfPitch = half,
             ClaspName = ClaspName is null ? before.ClaspName : refusals.Text("$.claspName", ClaspName, 80, required: true),
             ClaspTwelve = refusals.Changed("$.claspTwelve", ClaspTwelve, FitRanges.ClaspSide, before.ClaspTwelve),
@@ -42,20 +42,25 @@ internal sealed record OwnBraceletFields(
             Positions = positions,
             Step = refusals.Changed("$.step", Step, FitRanges.Step, before.Step),
             Position = position,
-            Fastener = Fastener ?? before.Fastener,
+            Fastener = Fastener switch
+            {
+                null => before.Fastener,
+                Core.Joints.Fastener.NotLookedAt => null,
+                var seen => seen,
+            },
             BenchLength = refusals.Changed("$.benchLength", BenchLength, TryOnWire.Loops, before.BenchLength),
         };
     }
 
     /// <summary>A row may be said before its pitches are gauged: then only its words are looked at.</summary>
-    private static string Row(string path, string? typed, string before, Length? half, Figures figures, Refusals refusals)
+    private static string Row(string path, string name, string? typed, string before, Length? half, Figures figures, Refusals refusals)
     {
         if (typed is null)
             return before;
         var words = refusals.Text(path, typed, 200, required: false);
         var stand = FitRanges.Pitch.Lowest;
         if (!LinkRowText.TryParse(words, new NamedPitches(figures[GaugedFigure.LinkPitch] ?? stand, half ?? stand), out _, out var why))
-            refusals.Add(path, why);
+            refusals.Add(path, $"{name}: {why}");
         return words;
     }
 }
@@ -68,17 +73,17 @@ internal sealed record OwnBraceletWire(
     string Twelve, string Six, string Spares, string? TwelveWhyNot, string? SixWhyNot, string? SparesWhyNot,
     IReadOnlyList<SheetLinkWire> TwelveLinks, IReadOnlyList<SheetLinkWire> SixLinks,
     Length? FullPitchMm, Length? HalfPitchMm, string HalfPitch, string ClaspName, string ClaspTwelve, string ClaspSix, Side MicroSide, int Positions, string Step,
-    int Position, Fastener? Fastener, string BenchLength, string? LengthNow, IReadOnlyList<string> Missing, string? Question)
+    int Position, Fastener Fastener, string BenchLength, string? LengthNow, IReadOnlyList<string> Missing, string? Question)
 {
     public static OwnBraceletWire Of(Figures figures)
     {
         var sheet = figures.Bracelet ?? new OwnBracelet();
         var rows = sheet.Rows(figures);
         return new OwnBraceletWire(
-            sheet.Twelve, sheet.Six, sheet.Spares, sheet.WhyNot(sheet.Twelve, figures), sheet.WhyNot(sheet.Six, figures), sheet.WhyNot(sheet.Spares, figures),
+            sheet.Twelve, sheet.Six, sheet.Spares, sheet.TwelveWhyNot(figures), sheet.SixWhyNot(figures), sheet.SparesWhyNot(figures),
             Links(rows.Twelve), Links(rows.Six),
             figures[GaugedFigure.LinkPitch], sheet.HalfPitch, Text(sheet.HalfPitch), sheet.ClaspName, Text(sheet.ClaspTwelve), Text(sheet.ClaspSix),
-            sheet.MicroSide, sheet.Positions, Text(sheet.Step), sheet.Position, sheet.Fastener, Text(sheet.BenchLength),
+            sheet.MicroSide, sheet.Positions, Text(sheet.Step), sheet.Position, sheet.Fastener ?? Core.Joints.Fastener.NotLookedAt, Text(sheet.BenchLength),
             sheet.LengthNow(figures)?.ToTenths(), sheet.Missing(figures), sheet.Question(figures));
     }
 

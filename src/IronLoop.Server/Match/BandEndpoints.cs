@@ -102,7 +102,7 @@ internal sealed record BandSheet(
             facts,
             Needed(refusals, "$.thickness", Thickness, Thicknesses),
             claspName,
-            Bracelet is null ? null : new Bracelet(Row(refusals, "$.bracelet.twelve", Bracelet.Twelve), Row(refusals, "$.bracelet.six", Bracelet.Six)),
+            Bracelet is null ? null : new Bracelet(Row(refusals, "$.bracelet.twelve", "12 side", Bracelet.Twelve), Row(refusals, "$.bracelet.six", "6 side", Bracelet.Six)),
             Bracelet is null ? [] : ReadSpares(refusals, Bracelet),
             Bracelet is null ? null : ReadClasp(refusals, Bracelet),
             Strap is null ? null : ReadStrap(refusals, Strap))
@@ -176,15 +176,15 @@ internal sealed record BandSheet(
 
     private static List<SpareLinks> ReadSpares(Refusals refusals, BraceletSheet sheet)
     {
-        var spares = Row(refusals, "$.bracelet.spares", sheet.Spares);
+        var spares = Row(refusals, "$.bracelet.spares", "Loose links", sheet.Spares);
         return [.. spares.GroupBy(l => (l.Pitch, l.Mark)).Select(g => new SpareLinks(g.Key.Pitch, g.Count()) { Mark = g.Key.Mark })];
     }
 
-    private static IReadOnlyList<Link> Row(Refusals refusals, string path, string? typed)
+    private static IReadOnlyList<Link> Row(Refusals refusals, string path, string name, string? typed)
     {
         if (LinkRowText.TryParse(typed, out var row, out var why))
             return row;
-        refusals.Add(path, why);
+        refusals.Add(path, $"{name}: {why}");
         return [];
     }
 

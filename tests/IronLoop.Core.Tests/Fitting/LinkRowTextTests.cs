@@ -10,6 +10,8 @@ public class LinkRowTextTests
     [InlineData("2 fixed of 9, 7 of 8,2", 9, 2, 75.4)]
     [InlineData("3x8.2mm + 1 x 5", 4, 0, 29.6)]
     [InlineData("1 link of 0,5 in", 1, 0, 12.7)]
+    [InlineData("2 of 9 fixed; 7 of 8.2; 1 of 5", 10, 2, 75.4 + 5)]
+    [InlineData("two of 9 fixed, Seven links of 8,2", 9, 2, 75.4)]
     [InlineData("", 0, 0, 0)]
     public void Reads_a_side_from_case_to_clasp(string typed, int links, int stay, double length)
     {
@@ -38,6 +40,11 @@ public class LinkRowTextTests
     [InlineData("2 fixed of 9; 6 full links", "2 fixed of 9; 6 of 8.2")]
     [InlineData("2 fixed, 5 full", "2 fixed of 8.2; 5 of 8.2")]
     [InlineData("2 full fixed, 5 full", "2 fixed of 8.2; 5 of 8.2")]
+    [InlineData("7 full, first two fixed", "2 fixed of 8.2; 5 of 8.2")]
+    [InlineData("seven full, one half, last fixed", "7 of 8.2; 1 fixed of 5")]
+    [InlineData("Three full, the first link is fixed", "1 fixed of 8.2; 2 of 8.2")]
+    [InlineData("twelve full, last two links fixed", "10 of 8.2; 2 fixed of 8.2")]
+    [InlineData("2full", "2 of 8.2")]
     public void Full_and_half_stand_for_the_pitches_gauged(string typed, string printed)
     {
         LinkRowText.TryParse(typed, new NamedPitches(Length.FromMillimetres(8.2m), Length.FromMillimetres(5)), out var row, out var why).ShouldBeTrue(why);
@@ -61,7 +68,9 @@ public class LinkRowTextTests
     [Theory]
     [InlineData("7 full, 1 half", "Gauge the pitch of a half link first")]
     [InlineData("3 full, first 4 fixed", "4 of this side’s links should be fixed, but it has 3.")]
-    [InlineData("seven full", "is no group of links")]
+    [InlineData("sevenfull", "is no group of links")]
+    [InlineData("umpteen full", "is no group of links")]
+    [InlineData("first umpteen fixed", "is no group of links")]
     public void A_row_that_cannot_be_is_refused(string typed, string said)
     {
         LinkRowText.TryParse(typed, new NamedPitches(Length.FromMillimetres(8.2m), null), out _, out var why).ShouldBeFalse();

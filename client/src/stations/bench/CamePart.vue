@@ -26,6 +26,7 @@ const { typed, error, keep } = useKept(() => props.sheet.came, came)
         <input v-model="typed.isWanted" type="checkbox" name="cameWanted" @change="keep" /> the band this job
         is about
       </label>
+      <span v-if="!sheet.came.said" class="quiet">as usual for what is asked, until somebody says</span>
     </fieldset>
     <p v-if="wholeOf(error)" class="refused" role="alert">{{ wholeOf(error) }}</p>
   </form>

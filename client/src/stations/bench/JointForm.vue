@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useBench, type BenchSheet, type JointLook } from '../../api/bench'
 import { saidOf, wholeOf } from '../../api/refused'
+import FastenerPicture from '../joints/FastenerPicture.vue'
 import { useKept } from './kept'
 import { fasteners as names, groups } from './words'
 
@@ -19,18 +20,22 @@ const { typed, error, keep } = useKept(() => props.look, found)
   <form :data-group="look.group" @submit.prevent="keep">
     <fieldset :disabled="!open">
       <legend>{{ groups[look.group] }}</legend>
-      <label v-for="f in fasteners" :key="f.fastener" class="choice">
-        <input
-          v-model="typed.fastener"
-          type="radio"
-          :name="`fastener-${look.group}`"
-          :value="f.fastener"
-          @change="asked && keep()"
-        />
-        <span
-          ><strong>{{ names[f.fastener] }}</strong> <span class="quiet">{{ f.knownBy }}</span></span
-        >
-      </label>
+      <div class="choices" :class="{ asked }">
+        <label v-for="f in fasteners" :key="f.fastener" class="choice">
+          <input
+            v-model="typed.fastener"
+            type="radio"
+            :name="`fastener-${look.group}`"
+            :value="f.fastener"
+            @change="asked && keep()"
+          />
+          <FastenerPicture :fastener="f.fastener" />
+          <span
+            ><strong>{{ names[f.fastener] }}</strong>
+            <span v-if="!asked" class="quiet">{{ f.knownBy }}</span></span
+          >
+        </label>
+      </div>
       <template v-if="!asked">
         <label class="choice">
           <input v-model="typed.noArrow" type="checkbox" :name="`noArrow-${look.group}`" />
@@ -75,9 +80,16 @@ legend {
   font-weight: 600;
   padding: 0;
 }
+.choices {
+  display: grid;
+  gap: 6px 12px;
+}
+.choices.asked {
+  grid-template-columns: 1fr 1fr;
+}
 .choice {
   display: grid;
-  grid-template-columns: auto 1fr;
+  grid-template-columns: auto auto 1fr;
   gap: 10px;
   align-items: center;
   min-height: 44px;

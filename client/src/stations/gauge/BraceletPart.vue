@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { BraceletFields, Fastener, GaugeSheet, useGauge } from '../../api/gauge'
+import type { BraceletFields, GaugeSheet, useGauge } from '../../api/gauge'
+import FastenerPicture from '../joints/FastenerPicture.vue'
 import SheetField from './SheetField.vue'
 import { fasteners } from './choices'
 import type { Saving } from './saving'
@@ -50,7 +51,7 @@ function putCount(field: 'positions' | 'position', event: Event) {
     <p v-if="sheet.bracelet.question" class="question" role="alert">{{ sheet.bracelet.question }}</p>
     <div class="row two">
       <SheetField
-        label="12 side, as 7 full, 1 half, first 2 fixed"
+        label="12 side, as 7 full, 1 half, last fixed"
         name="twelve"
         :stored="sheet.bracelet.twelve"
         :errors="
@@ -81,7 +82,7 @@ function putCount(field: 'positions' | 'position', event: Event) {
         @typed="put('six', $event)"
       />
     </div>
-    <div class="row three">
+    <div class="row two">
       <SheetField
         label="Half link’s pitch"
         name="halfPitch"
@@ -105,15 +106,6 @@ function putCount(field: 'positions' | 'position', event: Event) {
         :unsaved="unsavedOf('spares')"
         :disabled="disabled"
         @typed="put('spares', $event)"
-      />
-      <v-select
-        :model-value="sheet.bracelet.fastener"
-        :items="fasteners"
-        density="compact"
-        label="Links joined by"
-        data-field="fastener"
-        :disabled="disabled"
-        @update:model-value="(v: Fastener) => put('fastener', v)"
       />
     </div>
     <div class="row three">
@@ -205,6 +197,20 @@ function putCount(field: 'positions' | 'position', event: Event) {
         <template v-else>The bracelet is known, and is sized as it lies below.</template>
       </p>
     </div>
+    <fieldset class="joined" :disabled="disabled">
+      <legend class="quiet">Links joined by</legend>
+      <label v-for="f in fasteners" :key="f.value">
+        <input
+          type="radio"
+          name="fastener"
+          :value="f.value"
+          :checked="sheet.bracelet.fastener === f.value"
+          @change="put('fastener', f.value)"
+        />
+        <FastenerPicture :fastener="f.value" />
+        <span>{{ f.title }}</span>
+      </label>
+    </fieldset>
     <p v-if="noCount" class="refused" role="alert">{{ noCount }}</p>
   </div>
 </template>
@@ -228,6 +234,25 @@ function putCount(field: 'positions' | 'position', event: Event) {
 }
 .four {
   grid-template-columns: repeat(4, 1fr);
+}
+.joined {
+  border: 0;
+  padding: 0;
+  margin: 0 0 10px;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
+  gap: 2px 12px;
+}
+.joined label {
+  min-height: 44px;
+  display: grid;
+  grid-template-columns: auto 1fr;
+  align-items: center;
+  gap: 0 8px;
+}
+.joined span {
+  grid-column: 1 / -1;
+  font-size: 14px;
 }
 .state {
   align-self: center;

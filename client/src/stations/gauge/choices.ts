@@ -46,6 +46,7 @@ export const surplusOvers: { value: SurplusOver; title: string }[] = [
 ]
 
 export const fasteners: { value: Fastener; title: string }[] = [
+  { value: 'notLookedAt', title: 'Not looked at yet' },
   { value: 'splitPin', title: 'Split pin' },
   { value: 'pinWithTube', title: 'Pin with tube' },
   { value: 'screw', title: 'Screw' },

@@ -2,12 +2,15 @@
 import { computed } from 'vue'
 import { useJob, type Job, type LoopSheet, type TakeIn } from '../../api/shop'
 import { asMoment } from '../../frame/days'
+import { useBench } from '../../api/bench'
+import CamePart from '../bench/CamePart.vue'
 import CameWithList from './CameWithList.vue'
 import ReferralForm from './ReferralForm.vue'
 import TakeInForm from './TakeInForm.vue'
 
 const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
 const { correct } = useJob(() => props.job.id)
+const { sheet: bench } = useBench(() => props.job.id)
 const start = computed<TakeIn>(() => ({
   client: props.job.client,
   contact: props.job.contact,
@@ -30,6 +33,13 @@ const start = computed<TakeIn>(() => ({
     @done="correct.mutate({ body: $event, seen: job.version })"
   />
   <p class="quiet">Taken in {{ asMoment(job.takenInAt) }} by {{ job.takenInBy }}.</p>
+  <hr class="hairline" />
+  <CamePart
+    v-if="bench.data.value"
+    :job-id="job.id"
+    :sheet="bench.data.value"
+    :open="job.closedAt === null"
+  />
   <hr class="hairline" />
   <CameWithList :job="job" />
   <hr class="hairline" />
