@@ -232,6 +232,12 @@ public sealed record BenchFacts(Attachment Attachment, AsItCame Came, Band Band,
     /// <summary>Loose links from stock.</summary>
     public IReadOnlyList<StockLinks> FromStock { get; init; } = [];
 
+    /// <summary>How many links leave or come, when nothing else is known of the bracelet; null where its rows are known.</summary>
+    public Counted? Counted { get; init; }
+
+    /// <summary>What the shop lends for the work.</summary>
+    public IReadOnlyList<Lent> Lent { get; init; } = [];
+
     /// <summary>Whether somebody tries it on here.</summary>
     public bool HasWearer { get; init; } = true;
 

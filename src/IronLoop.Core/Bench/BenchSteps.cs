@@ -147,7 +147,7 @@ public sealed class BenchSteps
     {
         var joints = _plan.Targets.SelectMany(t => { _target = t; return Opening().ToList(); })
             .Concat(Stand.Joints.Where(j => _facts.Setup.HeadOff && IsAtLugs(j) || _plan.OpenFirst.Contains(j.Id) || _plan.Targets.Any(t => t.PartFirst == j.Id))).Distinct()
-            .Where(j => j.Fastener == Fastener.NotLookedAt && !_now.HasLooked(j.Id)).ToList();
+            .Where(j => (j.Fastener == Fastener.NotLookedAt || _facts.Counted is { } counted && IsInARow(j) && j.Side is { } on && counted.On(on) > 0) && !_now.HasLooked(j.Id)).ToList();
         _target = _plan.Targets[0];
         if (joints.Count > 0)
             Add(StepRow.Look, "", [.. joints.Select(j => new Act.Look(j.Id))]);
@@ -155,12 +155,17 @@ public sealed class BenchSteps
 
     private void Fetch()
     {
+        foreach (var drawer in Stand.Things.Where(IsLent).GroupBy(t => t.Drawer).ToList())
+            Add(StepRow.Fetch, $"lent-{drawer.First().Id}", [.. drawer.Select(t => new Act.Lend(t.Id))]);
         var wanted = Stand.Things.Where(t => t.Place == Place.Drawer && _plan.To[t.Id].Place != Place.Drawer || t.Place == Place.Bag && _plan.To[t.Id].Place is Place.Watch or Place.Drawer);
         // What a loose link brings comes out of the bag with it.
         var withOwn = wanted.Select(t => t.Id).ToList();
         foreach (var group in Components(withOwn).GroupBy(c => (Stand[c[0]].Place, Stand[c[0]].Drawer)).OrderBy(g => g.Key.Place).ThenBy(g => g.Key.Drawer, StringComparer.Ordinal).ToList())
             Add(StepRow.Fetch, $"{group.Key.Place}-{group.First()[0]}", [.. group.Select(c => new Act.Move(c[0], [.. c.Skip(1)], Place.Tray))]);
     }
+
+    /// <summary>Whether it is lent for the work, which it is once.</summary>
+    private bool IsLent(Thing thing) => thing is { Place: Place.Drawer, Fits: null, Owner: Owner.Shop } && !_now.WasLent(thing.Id);
 
     private void Consent()
     {

@@ -32,6 +32,7 @@ public static class FromTheWatch
         OtherClasp(laid, facts);
         Spares(laid, facts);
         Bars(laid, facts);
+        Lent(laid, facts);
         return laid.Stand;
     }
 
@@ -228,6 +229,14 @@ public static class FromTheWatch
         foreach (var stock in facts.FromStock)
             for (var i = 0; i < stock.Count; i++)
                 Link(stock.Kind, Owner.Shop, Place.Drawer, stock.Article, stock.Drawer);
+    }
+
+    private static void Lent(Laid laid, BenchFacts facts)
+    {
+        var number = 0;
+        foreach (var lent in facts.Lent)
+            for (var i = 0; i < lent.Count; i++)
+                laid.Add(new Thing($"lent-{++number}", ThingKind.Pin, lent.Name, Owner.Shop, null, Place.Drawer) { Drawer = lent.Drawer });
     }
 
     /// <summary>Bars from stock for the lugs, where the plan takes any.</summary>

@@ -87,7 +87,7 @@ internal sealed class Laid
         {
             var on = On(side);
             var last = facts.Band.Facts.SolidEnd == true
-                ? Thing($"{band}.end-{on}", ThingKind.EndPiece, "solid end piece", facts.Owner, band, place).Id
+                ? Thing($"{band}.end-{on}", ThingKind.EndPiece, facts.Counted is null ? "solid end piece" : "rest of the row", facts.Owner, band, place).Id
                 : null;
             var row = links.On(side);
             for (var i = 0; i < row.Count; i++)
@@ -138,7 +138,7 @@ internal sealed class Laid
         _joints.Add(new Joint(id, a, b, Fastener.ByHand, [], closed ?? position is not null, side, position));
 
     /// <summary>What a link is called, as its kind is marked for the job.</summary>
-    public static string LikeOf(LinkKind kind) => $"link of {kind}{(kind.Only is { } only ? $", {PlanWords.Name(only)} side only" : "")}";
+    public static string LikeOf(LinkKind kind) => kind == Counted.Link ? "link" : $"link of {kind}{(kind.Only is { } only ? $", {PlanWords.Name(only)} side only" : "")}";
 
     /// <summary>What a link of a row is called: one that never comes out is no mate of those that do.</summary>
     public static string LikeOf(Link link, Side side) => link.Removable ? LikeOf(link.KindOn(side)) : $"{LikeOf(link.KindOn(side))}, fixed";

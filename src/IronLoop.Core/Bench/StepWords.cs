@@ -29,6 +29,7 @@ public sealed class StepWords
     private readonly BenchPlan _plan;
     private readonly Dictionary<string, int> _numbers = [];
     private readonly Dictionary<string, Side> _sides = [];
+    private readonly Dictionary<string, string> _marks = [];
     private readonly Dictionary<Side, int> _came = [];
 
     internal StepWords(BenchFacts facts, BenchPlan plan)
@@ -39,7 +40,14 @@ public sealed class StepWords
             var row = LinkWork.ClosureOf(plan.From) is { } closure ? plan.From.RowTo(closure, side).Row.Where(id => plan.From[id].Kind == ThingKind.Link).ToList() : [];
             _came[side] = row.Count;
             for (var i = 0; i < row.Count; i++)
-                (_numbers[row[i]], _sides[row[i]]) = (i + 1, side);
+            {
+                _sides[row[i]] = side;
+                // By count nobody knows how many lie before it.
+                if (facts.Counted is null)
+                    _numbers[row[i]] = i + 1;
+                else
+                    _marks[row[i]] = i == 0 ? "the rest of the row" : i == row.Count - 1 ? "the link before the clasp" : row.Count == 3 ? "the marked link" : "the marked links";
+            }
         }
     }
 
@@ -107,7 +115,7 @@ public sealed class StepWords
 
     private bool Rows(Stand stand) => stand.Joints.Any(j => j.Closed && stand[j.A].Kind == ThingKind.Link && _plan.To.Joint(j.Id) is not { Closed: true });
 
-    private static BenchStep Looks(BenchStep step, Stand stand)
+    private BenchStep Looks(BenchStep step, Stand stand)
     {
         var joints = step.Acts.OfType<Act.Look>().Select(l => stand.Joint(l.Joint)!).ToList();
         var where = joints.Select(j => IsAtLugs(stand, j) ? "at the lugs" : stand[j.B].IsClosure || stand[j.A].IsClosure ? $"at the clasp, {PlanWords.Name(j.Side!.Value)} side" : "between the links").Distinct();
@@ -115,13 +123,23 @@ public sealed class StepWords
         var what = isAtLugs ? "A lever at its back, a sprung bar, or a screw?" : "A slot, an arrow with both mouths alike, an arrow and a hair-thin slit, or a bar in the gap? Each group may be held by another.";
         return step with
         {
-            Says = $"Look what holds the joints {string.Join(", and ", where)}. {what}",
+            Says = $"Look what holds the joints {string.Join(", and ", where)}. {what}{(_facts.Counted is { } counted ? HowMany(counted) : "")}",
             Tool = "loupe",
         };
     }
 
+    /// <summary>What the first look has to settle where links leave by count.</summary>
+    private static string HowMany(Counted counted)
+    {
+        string[] said = [.. ((Side[])[Side.Twelve, Side.Six]).Where(s => counted.On(s) > 0)
+            .Select(s => $"{PlanWords.Name(s)} side, {(counted.On(s) == 1 ? "1 marked link" : $"{Number(counted.On(s))} neighbouring marked links of one width")}, the last one before the clasp staying")];
+        return said.Length == 0 ? "" : $" Then {string.Join("; ", said)}: all alike? How many are marked?";
+    }
+
     private BenchStep Fetches(BenchStep step, Stand stand)
     {
+        if (step.Acts.OfType<Act.Lend>().Select(l => stand[l.Thing]).ToList() is { Count: > 0 } lent)
+            return step with { Says = $"From {lent[0].Drawer}, lent for this work: {string.Join(", ", Counted(lent))}; back there when it is done." };
         var moved = step.Acts.OfType<Act.Move>().SelectMany(m => (string[])[m.Thing, .. m.With]).Select(id => stand[id]).ToList();
         var isBand = moved.Any(t => t.Fits == FromTheWatch.Wanted && (t.IsClosure || t.Kind is ThingKind.BucklePiece or ThingKind.TailPiece or ThingKind.MeshPiece or ThingKind.OnePieceBand));
         var named = isBand ? moved.Where(t => t.Fits != FromTheWatch.Wanted || t.Kind == ThingKind.Bar && step.Acts.OfType<Act.Move>().Any(m => m.Thing == t.Id)).ToList() : moved;
@@ -499,11 +517,14 @@ public sealed class StepWords
 
     private string Named(Stand stand, string id, Side? on) =>
         _numbers.TryGetValue(id, out var number) ? on is null || _sides[id] == on ? $"link {Number(number)}" : $"the {PlanWords.Name(_sides[id])} side’s link {Number(number)}"
+        : _marks.TryGetValue(id, out var marked) ? marked
         : stand[id].Kind == ThingKind.Link ? "the loose link"
         : $"the {stand[id].Like}";
 
     private string LinksSaid(List<Thing> links, Side? on = null)
     {
+        if (links.Count > 0 && links.TrueForAll(l => _marks.ContainsKey(l.Id)))
+            return links.Count == 1 ? "the marked link" : $"the {Number(links.Count)} marked links";
         if (on is { } side && links.Exists(l => _sides.TryGetValue(l.Id, out var from) && from != side))
             return $"{LinksSaid(links)} of the {PlanWords.Name(PlanWords.Other(side))} side, case end toward the case,";
         var numbers = links.Where(t => _numbers.ContainsKey(t.Id)).Select(t => _numbers[t.Id]).Order().ToList();

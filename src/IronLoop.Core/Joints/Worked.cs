@@ -7,6 +7,7 @@ public sealed class Worked
 {
     private readonly HashSet<string> _looked = [];
     private readonly HashSet<string> _cleaned = [];
+    private readonly HashSet<string> _lent = [];
     private readonly HashSet<string> _changed = [];
     private readonly HashSet<string> _unchecked = [];
     private readonly HashSet<(string Thing, Shaping What)> _consented = [];
@@ -46,6 +47,9 @@ public sealed class Worked
 
     /// <summary>Whether a thing was cleaned.</summary>
     public bool HasCleaned(string thing) => _cleaned.Contains(thing);
+
+    /// <summary>Whether a thing of the shop's was lent for the work.</summary>
+    public bool WasLent(string thing) => _lent.Contains(thing);
 
     /// <summary>Whether the owner consented.</summary>
     public bool HasConsent(string thing, Shaping what) => _consented.Contains((thing, what));
@@ -134,6 +138,7 @@ public sealed class Worked
                 break;
             case Act.Lend lend:
                 Stand.Put([lend.Thing], Place.Loan);
+                _lent.Add(lend.Thing);
                 break;
             case Act.GiveBack back:
                 Stand.Put([back.Thing], Place.Drawer);

@@ -157,6 +157,9 @@ internal static class BenchJobs
         ("bars replaced on a kept strap", Kept() with { ReuseBars = false, Bars = new StockBars("spring bar 20 × 1.8", "SB-20", "bar case") }),
         ("a freed link, safety flap", Freed(Length.Zero)),
         ("a freed link, its end piece stays", Freed(Mm(1.6m))),
+        ("links out by count", new Counted(2, 1).Of(Own() with { Looks = new Dictionary<JointGroup, JointLook>() })),
+        ("links in by count", new Counted(-1, 0).Of(Own())),
+        ("links out, fitting pins lent", Own() with { Lent = [new Lent("fitting pin", 2, "pin box")] }),
         ("filed ends", Change(Bracelet()) with { Prepare = [Piece(Shaping.File, PreparedAt.LugEnds)] }),
         ("butterfly opened to be gauged", Own(plan: new Arrangement(Lie(6, 0), Lie(6, 0), 1)) with
         {

@@ -120,6 +120,20 @@ internal static class RandomJobs
         };
     }
 
+    /// <summary>Nothing known of the bracelet but how many links leave or come.</summary>
+    public static Gen<BenchFacts> ByCount { get; } =
+        from facts in Bracelets
+        from counts in Gen.Select(Gen.Int[-2, 5], Gen.Int[-2, 5])
+        from lent in Gen.Int[0, 3]
+        select new Counted(counts.Item1, counts.Item2).Of(facts with
+        {
+            SwapEnds = false,
+            Marks = LinkMarks.None,
+            Prepare = [],
+            FromStock = [],
+            Lent = lent == 0 ? [new Lent("fitting pin", 2, "pin box"), new Lent("trial bar", 1, "bar case")] : [],
+        });
+
     public static Gen<BenchFacts> Others { get; } =
         from kind in Gen.Int[0, 5]
         from came in Gen.Select(Gen.Enum<OnTheWatch>(), Gen.Enum<HeldBy>(), Gen.Int[0, 5], Gen.Int[-1, 6])
@@ -178,7 +192,7 @@ internal static class RandomJobs
         };
     }
 
-    public static Gen<BenchFacts> Any { get; } = Gen.OneOf(Bracelets, Bracelets, Others);
+    public static Gen<BenchFacts> Any { get; } = Gen.OneOf(Bracelets, Bracelets, ByCount, Others, Others);
 
     /// <summary>The plan of a job; null where its things do not give what is asked.</summary>
     public static BenchPlan? PlanOf(BenchFacts facts)
