@@ -56,7 +56,7 @@ internal sealed class Bench(HttpClient client, int number, Tally tally)
             return;
         var bench = await Send(HttpMethod.Get, "bench", $"{at}/bench", null, stop);
         while (bench?["steps"]?.AsArray().FirstOrDefault(s => s!["next"]!.GetValue<bool>()) is { } step)
-            bench = await Send(HttpMethod.Put, "step", $"{at}/bench/steps/{step["key"]}", new { done = true }, stop);
+            bench = await Send(HttpMethod.Put, "step", $"{at}/bench/steps/{step["key"]}", new { done = true, asPlanned = true }, stop);
         var sheet = await Send(HttpMethod.Get, "sheet", $"{at}/hand-over", null, stop);
         if (sheet is null)
             return;

@@ -66,7 +66,11 @@ public static class BenchWork
             ("$acts", Text(skipped is null || step.Row == StepRow.TryOn ? step.Acts : [])), ("$skipped", skipped), ("$at", at), ("$by", Hand.AtWork?.By ?? by), ("$seconds", seconds));
 
     /// <summary>Takes a step back.</summary>
-    public static void Undo(ShopWork work, long jobId, int seq) => work.Execute("DELETE FROM bench_step WHERE job_id = $id AND seq = $seq", ("$id", jobId), ("$seq", seq));
+    public static void Undo(ShopWork work, long jobId, int seq)
+    {
+        work.Execute("DELETE FROM tried_on WHERE job_id = $id AND seq = $seq", ("$id", jobId), ("$seq", seq));
+        work.Execute("DELETE FROM bench_step WHERE job_id = $id AND seq = $seq", ("$id", jobId), ("$seq", seq));
+    }
 
     /// <summary>What a job works from; null before the first step, and for what was done under a version before.</summary>
     public static StoredBench? Plan(ShopWork work, long jobId) =>
@@ -81,6 +85,7 @@ public static class BenchWork
     public static void Forget(ShopWork work, long jobId)
     {
         work.Execute("DELETE FROM bench_plan WHERE job_id = $id", ("$id", jobId));
+        work.Execute("DELETE FROM tried_on WHERE job_id = $id", ("$id", jobId));
         work.Execute("DELETE FROM bench_step WHERE job_id = $id AND acts IS NOT NULL", ("$id", jobId));
     }
 

@@ -30,7 +30,7 @@ public sealed class BenchTests : IDisposable
     {
         var bench = await Bench(job);
         while (Next(bench) is { } step && Text(step, "row") != until)
-            bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(step, "key")}", new { done = true });
+            bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(step, "key")}", new { done = true, asPlanned = true });
         return bench;
     }
 
@@ -62,10 +62,10 @@ public sealed class BenchTests : IDisposable
         var bench = await Bench(job);
         var opening = Totals(bench);
         bench = await Forward(job, "open");
-        bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true });
+        bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true, asPlanned = true });
         var before = Tray(bench, "link screws", "tray");
         var key = Text(Next(bench), "key");
-        bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{key}", new { done = true });
+        bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{key}", new { done = true, asPlanned = true });
         Tray(bench, "link screws", "tray").ShouldBe(before + 2, "a joint opened, its screw in the tray, and the run with the one inside it");
         Balances(bench, opening);
         bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{key}", new { done = false });
@@ -105,7 +105,7 @@ public sealed class BenchTests : IDisposable
         var job = await OnTheBench("Ketil Orrel");
         var opening = Totals(await Bench(job));
         var bench = await Forward(job, "open");
-        bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true });
+        bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true, asPlanned = true });
         var out3 = Tray(bench, "tubes", "tray");
         await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "tubes", count = out3 + 1, act = "lost" }, HttpStatusCode.Conflict);
         bench = await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "tubes", count = 1, act = "lost", why = "rolled under the bench" });
@@ -191,11 +191,40 @@ public sealed class BenchTests : IDisposable
     }
 
     [Fact]
+    public async Task A_try_on_waits_for_its_answer_and_the_hole_that_was_found_is_what_is_said()
+    {
+        var job = await JobId("Dorrit Vale");
+        await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
+        await _shop.Post($"/api/jobs/{job}/size/agree", null);
+        var bench = await Forward(job, "tryOn");
+        var key = Text(Next(bench), "key");
+        Text(bench, "foretold").ShouldStartWith("By the plan in the fourth hole from the tight end, ");
+        (await _shop.Put($"/api/jobs/{job}/bench/steps/{key}", new { done = true }, HttpStatusCode.Conflict))["title"]!.GetValue<string>().ShouldContain("Say how it was on the wrist");
+        (await _shop.Put($"/api/jobs/{job}/bench/try-on", new { closedIn = "8", take = true }, HttpStatusCode.BadRequest))["errors"]!["$.closedIn"]![0]!.GetValue<string>()
+            .ShouldBe("closedIn is 8; allowed is 1 to 7, the holes counted from the tight end.");
+        await _shop.Put($"/api/jobs/{job}/bench/try-on", new { take = true }, HttpStatusCode.BadRequest);
+        var tried = await _shop.Put($"/api/jobs/{job}/bench/try-on", new { closedIn = "3", ease = "snug", tail = "22", take = true });
+        Text(tried, "says").ShouldBe("Tried on: rather snug, closed in the third hole from the tight end, the tail 22.0 mm past its keepers.");
+        bench = tried["bench"]!;
+        bench["steps"]!.AsArray().Single(s => Text(s, "key") == key)!["acts"]!.AsArray().Select(a => Text(a, "do")).ShouldBe(["adjust", "tryOn"]);
+        bench["to"]!["joints"]!.AsArray().Single(j => Text(j, "id") == "band.hole")!["position"]!.GetValue<int>().ShouldBe(2);
+
+        // Taken back it is asked again; found again it stands.
+        await _shop.Put($"/api/jobs/{job}/bench/steps/{key}", new { done = false });
+        await _shop.Put($"/api/jobs/{job}/bench/try-on", new { closedIn = "3", ease = "snug", take = true });
+        await Forward(job);
+        var sheet = await _shop.Get($"/api/jobs/{job}/hand-over");
+        Text(sheet, "done").ShouldContain("Closed in the third hole from the tight end. Tried on: rather snug.");
+        await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = sheet["bag"]!, by = "TB" });
+        (await _shop.Get("/api/log?words=third%20hole"))["visits"]!.AsArray().ShouldNotBeEmpty();
+    }
+
+    [Fact]
     public async Task A_try_on_that_agrees_goes_on_as_planned()
     {
         var job = await JobId("Bettan Oakes");
         var bench = await Bench(job);
-        await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true });
+        await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true, asPlanned = true });
         (await Bench(job))["round"]!.GetValue<int>().ShouldBe(2, "a round ends with its try-on");
         await _shop.Put($"/api/jobs/{job}/bench/try-on", new { by = "millimetres", over = "comfort", amount = "3" }, HttpStatusCode.Conflict);
     }
@@ -210,14 +239,14 @@ public sealed class BenchTests : IDisposable
         await _shop.Post($"/api/jobs/{job}/size/agree", null);
         var bench = await Forward(job, "consent");
         bench["consent"]!["signed"]!.GetValue<bool>().ShouldBeFalse("a name alone is no signature");
-        (await _shop.Put($"/api/jobs/{job}/bench/steps/consent", new { done = true }, HttpStatusCode.Conflict))["title"]!.GetValue<string>().ShouldContain("has not signed yet");
+        (await _shop.Put($"/api/jobs/{job}/bench/steps/consent", new { done = true, asPlanned = true }, HttpStatusCode.Conflict))["title"]!.GetValue<string>().ShouldContain("has not signed yet");
         await _shop.Put($"/api/jobs/{job}/bench/consent", new { signedBy = "", signature = "M1 1L2 2" }, HttpStatusCode.BadRequest);
         await _shop.Put($"/api/jobs/{job}/bench/consent", new { signedBy = "M. Stoll", signature = "" }, HttpStatusCode.BadRequest);
         await _shop.Put($"/api/jobs/{job}/bench/consent", new { signedBy = "M. Stoll", signature = "<script>" }, HttpStatusCode.BadRequest);
         bench = await _shop.Put($"/api/jobs/{job}/bench/consent", new { signedBy = "M. Stoll", signature = "M10 60L40 30L80 66" });
         bench["consent"]!["signed"]!.GetValue<bool>().ShouldBeTrue();
         Text(bench["consent"], "signature").ShouldBe("M10 60L40 30L80 66");
-        await _shop.Put($"/api/jobs/{job}/bench/steps/consent", new { done = true });
+        await _shop.Put($"/api/jobs/{job}/bench/steps/consent", new { done = true, asPlanned = true });
         await Forward(job);
     }
 
@@ -241,7 +270,7 @@ public sealed class BenchTests : IDisposable
         bench["steps"]!.AsArray().First(s => Text(s, "row") == "oldBandOff")!["says"]!.GetValue<string>().ShouldContain("Draw the lever");
         bench["steps"]!.AsArray().Count(s => s!["done"]!.GetValue<bool>()).ShouldBe(1, "what was done stays done");
         bench = await Forward(job, "open");
-        await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true });
+        await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true, asPlanned = true });
         (await _shop.Put($"/api/jobs/{job}/bench/joints", new { group = "links", fastener = "screwInTube" }, HttpStatusCode.Conflict))["title"]!.GetValue<string>().ShouldContain("take the steps back first");
         await _shop.Put($"/api/jobs/{job}/bench/setup", new { tools = "screwPress", insertion = "againstTheArrow", micro = "barRightOut" });
     }
@@ -265,7 +294,7 @@ public sealed class BenchTests : IDisposable
         while (Next(await Bench(job)) is { } step)
         {
             _shop.Clock.Advance(TimeSpan.FromSeconds(72));
-            await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(step, "key")}", new { done = true });
+            await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(step, "key")}", new { done = true, asPlanned = true });
         }
         // What this job's checks took is what all of them take.
         Timed($"(SELECT MAX(seconds) FROM bench_step WHERE row = 'Check' AND job_id = {job})");
@@ -278,11 +307,11 @@ public sealed class BenchTests : IDisposable
         var job = await OnTheBench("Sunniva Marl");
         var bench = await Forward(job, "open");
         for (var opened = 0; opened < 2; opened++)
-            bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true });
+            bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true, asPlanned = true });
         (await _shop.Client.GetAsync($"/api/jobs/{job}/bench/referral.pdf")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
         await _shop.Put($"/api/jobs/{job}/take-in/referral", new { reasons = new[] { "screwStuck" }, referred = true });
         bench = await Bench(job);
-        (await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true }, HttpStatusCode.Conflict))["title"]!.GetValue<string>().ShouldContain("referred");
+        (await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true, asPlanned = true }, HttpStatusCode.Conflict))["title"]!.GetValue<string>().ShouldContain("referred");
         using var pdf = PdfDocument.Open(await _shop.Client.GetByteArrayAsync($"/api/jobs/{job}/bench/referral.pdf?paper=letter"));
         var text = string.Join(' ', pdf.GetPages().Select(p => string.Join(' ', p.GetWords().Select(w => w.Text))));
         text.ShouldContain("A screw is stuck or its slot is torn");

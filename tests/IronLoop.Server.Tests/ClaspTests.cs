@@ -72,10 +72,10 @@ public sealed class ClaspTests : IDisposable
         words.ShouldContain(w => w.Contains("From drawer B1 into the tray: 1 Fold-over, eight holes, CL-O18", StringComparison.Ordinal));
         words.FindIndex(w => w.Contains("Lift the old clasp off", StringComparison.Ordinal)).ShouldBeLessThan(words.FindIndex(w => w.Contains("try it on", StringComparison.OrdinalIgnoreCase)), "nothing is tried on with the old clasp");
         words.ShouldNotContain(w => w.Contains("At the lugs", StringComparison.Ordinal), "the band stays on the watch");
-        await _shop.Put($"/api/jobs/{job}/bench/steps/{steps[0]!["key"]}", new { done = true });
+        await _shop.Put($"/api/jobs/{job}/bench/steps/{steps[0]!["key"]}", new { done = true, asPlanned = true });
         (await _shop.Put($"/api/jobs/{job}/clasp/keep", null, HttpStatusCode.Conflict))["title"]!.GetValue<string>().ShouldContain("Bench work has begun");
         foreach (var step in steps.Skip(1))
-            await _shop.Put($"/api/jobs/{job}/bench/steps/{step!["key"]}", new { done = true });
+            await _shop.Put($"/api/jobs/{job}/bench/steps/{step!["key"]}", new { done = true, asPlanned = true });
         var bag = (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.AsArray();
         bag.Select(b => b!["what"]!.GetValue<string>()).ShouldContain("fold-over, two holes");
         await _shop.Post($"/api/jobs/{job}/hand-over", new { by = "tb", counted = bag.Select(b => new { what = b!["what"]!.GetValue<string>(), count = b["count"]!.GetValue<int>() }) });

@@ -92,7 +92,7 @@ public sealed class ClumsyFitterTests : IDisposable
         var part = line is null ? "links" : Text(line, "part");
         return random.Next(21) switch
         {
-            < 5 when next is not null => await Put($"{at}/steps/{Text(next, "key")}", new { done = true }),
+            < 5 when next is not null => await Put($"{at}/steps/{Text(next, "key")}", new { done = true, asPlanned = random.Next(5) > 0 }),
             5 or 6 when last is not null => await Put($"{at}/steps/{Text(last, "key")}", new { done = false }),
             7 when any is not null => await Put($"{at}/steps/{Text(any, "key")}", new { done = random.Next(2) == 0, skipped = random.Next(3) == 0 ? "no time" : "" }),
             8 => await _shop.Client.PostAsJsonAsync($"{at}/tray", new { part, count = random.Next(1, 3), act = "lost", why = "rolled away" }),
@@ -124,7 +124,7 @@ public sealed class ClumsyFitterTests : IDisposable
         foreach (var line in (await Bench(job))["tray"]!.AsArray().Where(l => l!["lost"]!.GetValue<int>() > 0))
             await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = Text(line, "part"), count = line!["lost"]!.GetValue<int>(), act = "found" });
         while ((await Bench(job))["steps"]!.AsArray().FirstOrDefault(s => s!["next"]!.GetValue<bool>()) is { } step)
-            await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(step, "key")}", new { done = true });
+            await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(step, "key")}", new { done = true, asPlanned = true });
         var bench = await Bench(job);
         Balances(bench, opening);
         var bag = (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.AsArray();

@@ -27,7 +27,7 @@ public sealed class HandOverTests : IDisposable
     public async Task The_owner_is_told_what_fits_this_band_and_this_wrist()
     {
         var advice = (await Sheet(await Ready()))["advice"]!.AsArray().Select(a => a!.GetValue<string>()).ToList();
-        advice[0].ShouldBe("Move the small bar in the clasp to position 5 on hot days; it leaves in position 4, counted from the tight end.");
+        advice[0].ShouldBe("Come by and we move the clasp’s bar to position 5 from the tight end on hot days; it leaves in position 4 from the tight end.");
         advice.ShouldContain(a => a.StartsWith("Keep the bag", StringComparison.Ordinal));
         advice.ShouldNotContain(a => a.Contains("eather", StringComparison.Ordinal) && a.Contains("water", StringComparison.Ordinal));
     }
@@ -105,7 +105,7 @@ public sealed class HandOverTests : IDisposable
         await _shop.Post($"/api/jobs/{id}/size/agree", null);
         var bench = await _shop.Get($"/api/jobs/{id}/bench");
         while (bench["steps"]!.AsArray().FirstOrDefault(s => s!["next"]!.GetValue<bool>()) is { } step)
-            bench = await _shop.Put($"/api/jobs/{id}/bench/steps/{step["key"]!.GetValue<string>()}", new { done = true });
+            bench = await _shop.Put($"/api/jobs/{id}/bench/steps/{step["key"]!.GetValue<string>()}", new { done = true, asPlanned = true });
         await HandOver(id);
         (await Sheet(id))["backFrom"]!.GetValue<long>().ShouldBe(job);
     }

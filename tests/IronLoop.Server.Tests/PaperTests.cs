@@ -48,7 +48,7 @@ public sealed class PaperTests : IDisposable
         while ((await _shop.Get($"/api/jobs/{job}/bench"))["steps"]!.AsArray().FirstOrDefault(s => s!["next"]!.GetValue<bool>()) is { } step)
         {
             var skipped = step["row"]!.GetValue<string>() == "check" ? "owner could not wait" : "";
-            await _shop.Put($"/api/jobs/{job}/bench/steps/{step["key"]}", new { done = true, skipped });
+            await _shop.Put($"/api/jobs/{job}/bench/steps/{step["key"]}", new { done = true, skipped, asPlanned = true });
         }
         var (text, _, _) = await Pdf($"/api/jobs/{job}/job-sheet.pdf");
         text.ShouldContain("Tape the lugs and the clasp", customMessage: "the first round is on it too");
@@ -62,7 +62,7 @@ public sealed class PaperTests : IDisposable
         var job = await Job("Hale Torvic");
         var (text, pages, _) = await Pdf($"/api/jobs/{job}/owners-card.pdf");
         pages.ShouldBe(1);
-        foreach (var said in new[] { "How your watch was fitted", "room around the wrist", "Good to know", "Move the small bar in the clasp", "In your bag", "links of 8.2 mm" })
+        foreach (var said in new[] { "How your watch was fitted", "room around the wrist", "Good to know", "Come by and we move the clasp’s bar", "In your bag", "links of 8.2 mm" })
             text.ShouldContain(said);
     }
 

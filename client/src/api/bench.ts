@@ -17,6 +17,8 @@ export type Came = Schemas['CameWire']
 export type OnTheWatch = Schemas['OnTheWatch']
 export type HeldBy = Schemas['HeldBy']
 export type Tried = Schemas['TriedSheet']
+export type Closes = NonNullable<BenchSheet['closes']>
+export type EaseFelt = NonNullable<Schemas['TriedWire']['ease']>
 
 /** The bench of one job; asked for again now and then, so that two devices show the same. */
 export function useBench(jobId: MaybeRefOrGetter<number>) {
@@ -46,12 +48,12 @@ export function useBench(jobId: MaybeRefOrGetter<number>) {
     found: (body: JointLook) =>
       changed(answered(api.PUT('/api/jobs/{id}/bench/joints', { ...path(), body }))),
     came: (body: Came) => changed(answered(api.PUT('/api/jobs/{id}/bench/came', { ...path(), body }))),
-    tick: (step: string, done: boolean, skipped = '') =>
+    tick: (step: string, done: boolean, skipped = '', asPlanned = false) =>
       changed(
         answered(
           api.PUT('/api/jobs/{id}/bench/steps/{key}', {
             params: { path: { id: id.value, key: step } },
-            body: { done, skipped },
+            body: { done, skipped, asPlanned },
           }),
         ),
       ),

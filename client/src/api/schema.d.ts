@@ -1591,7 +1591,7 @@ export interface paths {
       cookie?: never
     }
     get?: never
-    /** The try-on between the sides: what changes of the rest. */
+    /** What was found at the try-on, and what that changes of the rest. */
     put: operations['benchTryOn']
     post?: never
     delete?: never
@@ -2031,6 +2031,8 @@ export interface components {
       tray: components['schemas']['TrayLineWire'][]
       consent: null | components['schemas']['BenchConsentWire']
       trouble: null | string
+      foretold: null | string
+      closes: null | components['schemas']['ClosesWire']
     }
     BraceletSheet: {
       twelve: string
@@ -2266,6 +2268,14 @@ export interface components {
       name: string
       contact: string
       watches: string[]
+    }
+    ClosesWire: {
+      place: string
+      /** Format: int32 */
+      count: number
+      /** Format: int32 */
+      planned: number
+      hasTail: boolean
     }
     ColumnWire: {
       header: string
@@ -3974,6 +3984,8 @@ export interface components {
       done: boolean
       /** @default  */
       skipped: string
+      /** @default false */
+      asPlanned: boolean
     }
     ToOrderWire: {
       supplier: string
@@ -4104,8 +4116,9 @@ export interface components {
       bench: components['schemas']['BenchSheet']
     }
     TriedWire: {
-      by: components['schemas']['SurplusBy']
-      over: components['schemas']['SurplusOver']
+      by?: components['schemas']['SurplusBy']
+      over?: components['schemas']['SurplusOver']
+      /** @default  */
       amount: string
       /** @default  */
       wedge: string
@@ -4114,6 +4127,12 @@ export interface components {
       toward?: components['schemas']['Side']
       /** @default false */
       take: boolean
+      /** @default  */
+      closedIn: string
+      /** @enum {unknown} */
+      ease?: 'comfortable' | 'snug' | 'loose' | null
+      /** @default  */
+      tail: string
     }
     /**
      * @default betweenTheSides

@@ -53,6 +53,16 @@ public static class GoneParts
             stand.Set(joint with { Parts = [.. joint.Parts.Select(p => p == part.Id ? own : p)] });
     });
 
+    /// <summary>The plan when what the wearer shuts was found to belong elsewhere.</summary>
+    /// <param name="plan">The plan.</param>
+    /// <param name="joint">What is shut by hand.</param>
+    /// <param name="position">Where it is shut.</param>
+    public static BenchPlan ClosedAt(this BenchPlan plan, string joint, int position) => plan.Each(stand =>
+    {
+        if (stand.Joint(joint) is { } shut)
+            stand.Set(shut with { Position = position });
+    });
+
     private static BenchPlan Each(this BenchPlan plan, Action<Stand> change) => plan with
     {
         Targets =

@@ -385,8 +385,8 @@ public sealed class StepWords
             return step with
             {
                 Says = mesh.Notches > 0
-                    ? $"Lift the clasp’s flap near one end, never in its middle; set it to notch {Number(adjust.Position + 1)} of {Number(mesh.Notches)}, counted from the tight end, and close the flap with something blunt until it snaps. The lock resists."
-                    : $"Lift the clasp’s flap near one end, never in its middle; set it {Looser(adjust.Position)} than its tightest, and close the flap with something blunt until it snaps. The lock resists.",
+                    ? $"Lift the clasp’s flap near one end, never in its middle; set it to {mesh.Said(adjust.Position)}, and close the flap with something blunt until it snaps. The lock resists."
+                    : $"Lift the clasp’s flap near one end, never in its middle; set it {Looser(adjust.Position)}, and close the flap with something blunt until it snaps. The lock resists.",
                 Tool = "flat blade, blunt tool",
                 Where = at,
             };
@@ -407,7 +407,7 @@ public sealed class StepWords
         };
     }
 
-    private static string Looser(int micrometres) => $"{new Length(micrometres).ToTenths()} looser";
+    private static string Looser(int micrometres) => micrometres == 0 ? "to its tightest" : $"{new Length(micrometres).ToTenths()} looser than its tightest";
 
     private BenchStep Shuts(BenchStep step, Stand stand)
     {
@@ -415,9 +415,8 @@ public sealed class StepWords
         var at = new BenchPlace { AtClasp = true };
         if (close.Position is not { } position)
             return step with { Says = "Inner catch on its bar, press, then the safety cover.", Where = at };
-        var holes = _facts.Holed?.Holes;
         var slid = stand[close.A].Kind == ThingKind.OnePieceBand ? "Slide the head to its middle; then close" : "Close";
-        return step with { Says = $"{slid} it in hole {Number(position + 1)}{Of(holes)}, counted from the tight end.", Where = at };
+        return step with { Says = $"{slid} it {(_facts.Holed is { } holed ? holed.Closed(position) : $"in hole {Number(position + 1)}, counted from the tight end")}.", Where = at };
     }
 
     private static string Of(int? count) => count is { } many ? $" of {Number(many)}" : "";

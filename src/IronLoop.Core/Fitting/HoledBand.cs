@@ -13,6 +13,31 @@ public abstract record HoledBand(int Holes, Length Step)
     /// <summary>What a place is called.</summary>
     public abstract string Place { get; }
 
+    /// <summary>A place as a person can find it, counted from the tight end: "the third hole from the tight end".</summary>
+    /// <param name="hole">The place, 0 the tightest.</param>
+    public virtual string Said(int hole) => $"the {Ordinal(hole)} {Place} from the tight end";
+
+    /// <summary>Where it is closed: "in the third hole from the tight end".</summary>
+    /// <param name="hole">The place, 0 the tightest.</param>
+    public virtual string Closed(int hole) => $"in {Said(hole)}";
+
+    private static string Ordinal(int hole) => hole switch
+    {
+        0 => "first",
+        1 => "second",
+        2 => "third",
+        3 => "fourth",
+        4 => "fifth",
+        5 => "sixth",
+        6 => "seventh",
+        7 => "eighth",
+        8 => "ninth",
+        9 => "tenth",
+        10 => "eleventh",
+        11 => "twelfth",
+        _ => $"{hole + 1}th",
+    };
+
     /// <summary>The loop closed in the tightest place.</summary>
     public abstract Length Tightest { get; }
 

@@ -28,13 +28,13 @@ public sealed record HotAndCold(Day Hot, Day Cold)
         new(Nearest(lengths, target.Length + hot, target.Window), Nearest(lengths, target.Length - cold, target.Window));
 
     /// <summary>The sentence for owner and fitter.</summary>
-    /// <param name="place">What a position is called: "position", "hole".</param>
-    public string Says(string place)
+    /// <param name="said">What a position is called, 0 the tightest: "position 3", "the third hole from the tight end".</param>
+    public string Says(Func<int, string> said)
     {
-        string Of(Day day, string when) => $"{place} {day.Position + 1} {when}";
+        string Of(Day day, string when) => $"{said(day.Position)} {when}";
         return (Hot.IsCovered, Cold.IsCovered) switch
         {
-            (true, true) when Hot.Position == Cold.Position => $"Hot and cold days are both served by {place} {Hot.Position + 1}.",
+            (true, true) when Hot.Position == Cold.Position => $"Hot and cold days are both served by {said(Hot.Position)}.",
             (true, true) => $"{Capital(Of(Hot, "on hot days"))}, {Of(Cold, "on cold ones")}.",
             (true, false) => $"{Capital(Of(Hot, "on hot days"))}; a cold day would be {(Cold.Length - Cold.Wanted).ToTenths()} loose of what is wanted even at the tightest near it.",
             (false, true) => $"{Capital(Of(Cold, "on cold days"))}; a hot day would be {(Hot.Wanted - Hot.Length).ToTenths()} short of what is wanted even at the loosest near it.",

@@ -15,6 +15,14 @@ public sealed record MeshBand(Length Shortest, Length Longest, int Notches)
     /// <inheritdoc />
     public override string Place => Notches > 0 ? "notch" : "place";
 
+    /// <summary>A notch by its number; where the clasp locks anywhere, by how far it is from its tightest.</summary>
+    /// <param name="hole">The place, 0 the tightest.</param>
+    public override string Said(int hole) =>
+        Notches > 0 ? $"notch {hole + 1} from the tight end" : hole == 0 ? "its tightest" : $"{(Step * hole).ToTenths()} looser than its tightest";
+
+    /// <inheritdoc />
+    public override string Closed(int hole) => $"at {Said(hole)}";
+
     /// <inheritdoc />
     public override Length Tightest => Shortest;
 

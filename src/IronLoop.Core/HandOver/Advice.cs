@@ -13,8 +13,8 @@ public sealed record AdviceFacts(Band Band, bool IsNew, int Position)
     /// <summary>What hot and cold days ask for; null where it is not known.</summary>
     public HotAndCold? Days { get; init; }
 
-    /// <summary>What a position is called: "position", "hole", "notch".</summary>
-    public string Place { get; init; } = "position";
+    /// <summary>What it is closed in, when that is a hole, a notch or a place on a mesh.</summary>
+    public HoledBand? Holed { get; init; }
 
     /// <summary>Whether it is worn in water.</summary>
     public bool InWater { get; init; }
@@ -45,7 +45,7 @@ public static class Advice
         if (material == BandMaterial.Rubber)
             advice.Add("Rinse rubber in clear water after the sea, sun cream or sweat.");
         if (material == BandMaterial.Metal)
-            advice.Add("Wash the band now and then in lukewarm water with a drop of soap and a soft brush; dirt between the links wears them.");
+            advice.Add($"Wash the band now and then in lukewarm water with a drop of soap and a soft brush; {(band.Mesh is null ? "dirt between the links wears them" : "what sits in the mesh wears it")}.");
         if (facts.OnSpringBars)
             advice.Add("Once a year, or after a hard knock, let us look at the bars that hold the watch.");
         if (band.Links is not null)
@@ -65,20 +65,21 @@ public static class Advice
                 ? null
                 : "This clasp has no fine adjustment. If it gets tight in the heat or loose in the cold, come back: a link or a half link changes it.";
         var (hot, cold) = (days.Hot.Position + 1, days.Cold.Position + 1);
+        // The small bar in a clasp comes by when it is moved by the shop: a sprung bar is not for a lay hand.
         var how = band switch
         {
-            { Clasp.Positions: > 16 } => "Slide the clasp",
-            { Clasp: not null } => "Move the small bar in the clasp",
-            { Mesh: not null } => "Slide the clasp",
-            _ => "Close it",
+            { Clasp.Positions: > 16 } or { Mesh: not null } => "Slide the clasp to",
+            { Clasp: not null } => "Come by and we move the clasp’s bar to",
+            _ => "Close it in",
         };
-        var place = facts.Place;
+        string Said(int position) => facts.Holed is { } holed ? holed.Said(position - 1) : $"position {position} from the tight end";
+        var leaves = $"it leaves {(facts.Holed is { } closed ? closed.Closed(here - 1) : $"in {Said(here)}")}";
         return (hot > here && days.Hot.IsCovered, cold < here && days.Cold.IsCovered) switch
         {
-            (true, true) => $"{how} to {place} {hot} on hot days and to {place} {cold} on cold ones; it leaves in {here}, counted from the tight end.",
-            (true, false) => $"{how} to {place} {hot} on hot days; it leaves in {place} {here}, counted from the tight end.",
-            (false, true) => $"{how} to {place} {cold} on cold days; it leaves in {place} {here}, counted from the tight end.",
-            _ => $"It leaves in {place} {here}, counted from the tight end.",
+            (true, true) => $"{how} {Said(hot)} on hot days and {(facts.Holed is not null && band.Mesh is null ? "in" : "to")} {Said(cold)} on cold ones; {leaves}.",
+            (true, false) => $"{how} {Said(hot)} on hot days; {leaves}.",
+            (false, true) => $"{how} {Said(cold)} on cold days; {leaves}.",
+            _ => $"{char.ToUpperInvariant(leaves[0])}{leaves[1..]}.",
         };
     }
 }

@@ -36,7 +36,7 @@ internal static partial class BenchEndpoints
         bench.MapGet("/tray/stock", Stock).WithName("trayStock").WithSummary("Small parts in stock that could take a lost one’s place.")
             .ProducesProblem(StatusCodes.Status404NotFound);
         bench.MapGet("/referral.pdf", Referral).ExcludeFromDescription();
-        bench.MapPut("/try-on", TryOn).WithName("benchTryOn").WithSummary("The try-on between the sides: what changes of the rest.")
+        bench.MapPut("/try-on", TryOn).WithName("benchTryOn").WithSummary("What was found at the try-on, and what that changes of the rest.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
     }
 
@@ -124,8 +124,12 @@ internal static partial class BenchEndpoints
             throw RefusedException.Conflict("This step cannot be left out: the plan would not be true. Take the plan back to Size instead, or stop and refer.");
         if (step.Row == StepRow.Consent && BenchSheet.ConsentOf(work, file) is { Signed: false })
             throw RefusedException.Conflict("The owner has not signed yet: have it signed here, or on the printed sheet.");
+        if (step.Row == StepRow.TryOn && skipped.Length == 0 && !tick.AsPlanned)
+            throw RefusedException.Conflict("Say how it was on the wrist: as planned, what was found instead, or why it was not tried.");
         BenchChange.Begin(work, file);
         BenchWork.Do(work, id, step, skipped.Length > 0 ? skipped : null, now, file.Job.TakenInBy, Seconds(file, now));
+        if (step.Row == StepRow.TryOn)
+            AtTheWrist.Note(work, file, step, skipped);
         file = JobFile.Read(work, id);
         if (file.Progress.Done(Station.Bench))
         {
@@ -156,6 +160,7 @@ internal static partial class BenchEndpoints
             throw RefusedException.Conflict("Parts of it are gone or were replaced since; put that right at the Tray first.");
         }
         BenchWork.Undo(work, id, last.Seq);
+        AtTheWrist.TakeBack(work, file, last);
         if (bench.Done.Count == 1)
             BenchWork.Forget(work, id);
     }
@@ -258,7 +263,7 @@ internal static partial class BenchEndpoints
         file.MustBeOpen();
         file.MustNotBeReferred();
         var now = clock.GetUtcNow();
-        var sheet = BetweenTheSides.TriedOn(work, file, tried, now, Seconds(file, now));
+        var sheet = file.Holed is null ? AtTheWrist.TriedOn(work, file, tried, now, Seconds(file, now)) : AtTheWrist.Closed(work, file, tried, now, Seconds(file, now));
         if (tried.Take)
             work.Keep();
         return sheet;

@@ -113,6 +113,17 @@ internal sealed record TrayStockWire(long PartId, string Article, string Name, s
 /// <param name="Signature">The drawn signature, an SVG path; empty when none was drawn.</param>
 internal sealed record BenchConsentWire(string Work, string SignedBy, DateTimeOffset? SignedAt, string Signature, bool OnPaper, bool Signed);
 
+/// <summary>What a band that is closed by hand is closed in.</summary>
+/// <param name="Place">What one is called: "hole", "notch"; what locks anywhere is told by millimetres instead.</param>
+/// <param name="Count">How many there are; nought for what locks anywhere.</param>
+/// <param name="Planned">The one agreed, from 1, the tightest; of what locks anywhere, nought.</param>
+internal sealed record ClosesWire(string Place, int Count, int Planned, bool HasTail)
+{
+    public static ClosesWire? Of(JobFile file) => file is not { Holed: { } holed, Plan: { } plan } ? null
+        : holed is MeshBand { Notches: 0 } ? new ClosesWire("millimetres looser than its tightest", 0, 0, false)
+        : new ClosesWire(holed.Place, holed.Holes, plan.Arrangement.Position + 1, holed is not MeshBand);
+}
+
 /// <summary>The bench of one job, so that another program can replay it: how it stood, how it shall stand, and every step between.</summary>
 /// <param name="From">How it stood at take-in; null before a plan is agreed.</param>
 /// <param name="To">How it shall stand after the last step.</param>
@@ -120,9 +131,12 @@ internal sealed record BenchConsentWire(string Work, string SignedBy, DateTimeOf
 /// <param name="Asks">The groups nobody has looked at that the next step wants looked at.</param>
 /// <param name="MinutesLeft">What the rest takes here.</param>
 /// <param name="Trouble">Why there is no list of steps, though a plan is agreed.</param>
+/// <param name="Foretold">What should be felt, when the next step is a try-on.</param>
+/// <param name="Closes">What it is closed in; null for a bracelet.</param>
 internal sealed record BenchSheet(
     ToldStand? From, ToldStand? To, SetupWire Setup, CameWire Came, bool HasLinks, IReadOnlyList<LookWire> Joints, IReadOnlyList<JointGroup> Asks, IReadOnlyList<FastenerWire> Fasteners, int Round,
-    IReadOnlyList<EarlierWire> Earlier, IReadOnlyList<StepWire> Steps, double MinutesLeft, IReadOnlyList<TrayLineWire> Tray, BenchConsentWire? Consent, string? Trouble)
+    IReadOnlyList<EarlierWire> Earlier, IReadOnlyList<StepWire> Steps, double MinutesLeft, IReadOnlyList<TrayLineWire> Tray, BenchConsentWire? Consent, string? Trouble,
+    string? Foretold, ClosesWire? Closes)
 {
     private static readonly JointGroup[] OfABracelet = [JointGroup.Links, JointGroup.ClaspTwelve, JointGroup.ClaspSix];
 
@@ -152,7 +166,7 @@ internal sealed record BenchSheet(
             steps,
             Math.Round(steps.Where(s => !s.Done).Sum(s => s.Minutes), 1),
             Lines(bench),
-            ConsentOf(work, file), bench.Trouble);
+            ConsentOf(work, file), bench.Trouble, AtTheWrist.Foretold(file), ClosesWire.Of(file));
     }
 
     /// <summary>The groups that the next step asks to be looked at.</summary>
@@ -180,7 +194,8 @@ internal sealed record BenchSheet(
 
 /// <summary>A step done, or taken back.</summary>
 /// <param name="Skipped">Why it is left out; empty when it is done.</param>
-internal sealed record TickWire(bool Done, string Skipped = "");
+/// <param name="AsPlanned">Of a try-on: that it was as the plan foretold. Done alone does not pass it.</param>
+internal sealed record TickWire(bool Done, string Skipped = "", bool AsPlanned = false);
 
 /// <summary>The owner's signature to work that cannot be undone.</summary>
 /// <param name="SignedBy">Who signs.</param>
@@ -214,14 +229,18 @@ internal enum TrayAct
 /// <param name="Why">A word on it.</param>
 internal sealed record TrayActWire(string Part, int Count, TrayAct Act, long? PartId = null, string Why = "");
 
-/// <summary>What was judged at the try-on between the sides.</summary>
+/// <summary>What was found at a try-on.</summary>
 /// <param name="Amount">Millimetres of surplus or gap, or links pinched, as typed.</param>
 /// <param name="Wedge">Width of what was slid under the clasp, as typed; empty when narrow.</param>
 /// <param name="Seen">How far off the middle the clasp was seen, as typed; empty when nobody looked.</param>
 /// <param name="Toward">Toward which side.</param>
-/// <param name="Take">Whether the new plan is taken; else it is only shown.</param>
+/// <param name="Take">Whether it is taken; else it is only shown.</param>
+/// <param name="ClosedIn">Of a strap or a mesh: the hole or notch counted from the tight end, or how much looser than its tightest; empty as planned.</param>
+/// <param name="Ease">How that felt.</param>
+/// <param name="Tail">What the tail passes its keepers by, as typed.</param>
 internal sealed record TriedWire(
-    SurplusBy By, SurplusOver Over, string Amount, string Wedge = "", string Seen = "", Side Toward = Side.Six, bool Take = false);
+    SurplusBy By = SurplusBy.Millimetres, SurplusOver Over = SurplusOver.Comfort, string Amount = "", string Wedge = "", string Seen = "", Side Toward = Side.Six, bool Take = false,
+    string ClosedIn = "", EaseFelt? Ease = null, string Tail = "");
 
 /// <summary>What the try-on says of the rest.</summary>
 /// <param name="WantedMm">The length wanted now.</param>

@@ -91,6 +91,9 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
         HandOver(job, daysAgo);
     }
 
+    /// <summary>
+    /// 
+    /// </summary>
     /// <param name="observeIn">In how many days from today the shop asks after it; null when it promised nothing.</param>
     public void HandOver(long job, int daysAgo, int? observeIn = null, string observeFor = "")
     {
@@ -109,9 +112,11 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
             int? seconds = pace is { } share ? (int)(step.Minutes * 60 * share) : null;
             at = at.AddSeconds(seconds ?? 0);
             if (felt is not null && step.Row == StepRow.TryOn)
-                BetweenTheSides.TriedOn(work, JobFile.Read(work, job), new TriedWire(SurplusBy.Millimetres, SurplusOver.Comfort, felt, Take: true), at, seconds);
+                AtTheWrist.TriedOn(work, JobFile.Read(work, job), new TriedWire(SurplusBy.Millimetres, SurplusOver.Comfort, felt, Take: true), at, seconds);
             else
                 BenchWork.Do(work, job, step, null, at, file.Job.TakenInBy, seconds);
+            if (felt is null && step.Row == StepRow.TryOn)
+                AtTheWrist.Note(work, file, step, "");
             if (step.Row != StepRow.Look && (felt is null || step.Row != StepRow.TryOn))
                 continue;
             // What a look shows is written down by its pictures; what is left may be other steps now.

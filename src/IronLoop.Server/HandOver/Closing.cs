@@ -23,7 +23,7 @@ internal static class Closing
             ? Advice.For(new AdviceFacts(band, stock.OwnerClientId is null, plan.Arrangement.Position + 1)
             {
                 Days = LoopSheet.DaysFor(file),
-                Place = file.Holed?.Place ?? "position",
+                Holed = file.Holed,
                 InWater = file.Figures.Wishes.Water == true,
                 HasBag = bag.Count > 0,
                 OnSpringBars = file.Figures.Attachment is Attachment.SpringBarBlind or Attachment.SpringBarDrilled,

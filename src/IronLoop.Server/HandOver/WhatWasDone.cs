@@ -18,7 +18,7 @@ internal static class WhatWasDone
         if (file.Plan is not { } plan)
             return string.Join(' ', did);
         if (file.Holed is { } holed)
-            return $"{string.Join(' ', did)} Closed in {holed.Place} {plan.Arrangement.Position + 1} of {holed.Holes}.";
+            return $"{string.Join(' ', did)} Closed {holed.Closed(plan.Arrangement.Position)}.{Tried(file)}";
         foreach (var side in (Side[])[Side.Twelve, Side.Six])
         {
             foreach (var (fate, word) in ((LinkFate, string)[])[(LinkFate.Leaves, "taken out of"), (LinkFate.Joins, "put into")])
@@ -30,6 +30,8 @@ internal static class WhatWasDone
         }
         if (stock.Band.Clasp is { Positions: > 1 } clasp)
             did.Add($"Micro-adjust in position {plan.Arrangement.Position + 1} of {clasp.Positions}.");
-        return string.Join(' ', did);
+        return $"{string.Join(' ', did)}{Tried(file)}";
     }
+
+    private static string Tried(JobFile file) => file.BenchFile.Tried is { } felt ? $" {felt.Says(null)}" : "";
 }

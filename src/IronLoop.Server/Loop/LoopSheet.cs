@@ -126,7 +126,7 @@ internal sealed record DayWire(Length WantedMm, int Position, Length LengthMm, b
 /// <summary>Hot and cold days, with the micro-adjust or the holes alone.</summary>
 internal sealed record DaysWire(DayWire Hot, DayWire Cold, bool BothCovered, string Says)
 {
-    public static DaysWire Of(HotAndCold days, string place) => new(Of(days.Hot), Of(days.Cold), days.BothCovered, days.Says(place));
+    public static DaysWire Of(HotAndCold days, Func<int, string> said) => new(Of(days.Hot), Of(days.Cold), days.BothCovered, days.Says(said));
 
     private static DayWire Of(Day day) => new(day.Wanted, day.Position, day.Length, day.IsCovered);
 }
@@ -259,7 +259,7 @@ internal sealed record LoopSheet(
         {
             Alternatives = [.. answer.Alternatives.Select(plan => Alternative(request, answer.Recommended, plan))],
             Reach = ReachOf(answer.Reach, Core.Fitting.Reach.OffItsPlace(request), file, head, target, wear),
-            Days = DaysOf(file, lengths, target, "position"),
+            Days = DaysOf(file, lengths, target, p => $"position {p + 1}"),
             Lean = new LeanWire(Math.Round(lean.Degrees, 1), lean.Toward, lean.Says),
         };
     }
@@ -273,10 +273,10 @@ internal sealed record LoopSheet(
             PlanWords.Trade(request, recommended.Figures, figures), figures.Length, figures.OffCentreMillimetres, figures.Tighter, figures.Looser, figures.LinksMoved);
     }
 
-    private static DaysWire DaysOf(JobFile file, IReadOnlyList<Length> lengths, FitTarget target, string place)
+    private static DaysWire DaysOf(JobFile file, IReadOnlyList<Length> lengths, FitTarget target, Func<int, string> said)
     {
         var (habits, limits) = (file.Figures.Habits, file.House.Limits);
-        return DaysWire.Of(HotAndCold.Of(lengths, target, habits.HotBy(limits), habits.ColdBy(limits)), place);
+        return DaysWire.Of(HotAndCold.Of(lengths, target, habits.HotBy(limits), habits.ColdBy(limits)), said);
     }
 
     /// <summary>The lengths near what is wanted, and the wrists whose wear window some length meets.</summary>
@@ -294,6 +294,11 @@ internal sealed record LoopSheet(
             Wrist(reach.Longest, wear.Least));
     }
 
+    /// <summary>What is left both ways; what locks anywhere is said in millimetres.</summary>
+    private static string Left(HoledBand strap, StrapFit best) => strap is MeshBand { Notches: 0 }
+        ? $"{(strap.Step * best.HolesTighter).ToTenths()} left to tighten, {(strap.Step * best.HolesLooser).ToTenths()} to loosen"
+        : $"{best.HolesTighter} left to tighten, {best.HolesLooser} to loosen";
+
     private static LoopSheet OfHoled(
         JobFile file, Head head, Band band, HoledBand strap, Arrangement arrangement, FitTarget target, Need need)
     {
@@ -301,17 +306,17 @@ internal sealed record LoopSheet(
         var best = strap.Nearest(target);
         var wear = Wear.Of(file.Figures.Wear!.Value);
         var isPlanned = fit.Hole == best.Hole;
-        var place = char.ToUpperInvariant(strap.Place[0]) + strap.Place[1..];
+        static string Capital(string said) => char.ToUpperInvariant(said[0]) + said[1..];
         var tail = band.Strap is null ? ""
             : best.KeepersHold ? $"; the tail passes the buckle by {best.PastBuckle.ToTenths()}, both keepers hold it"
             : $"; the tail passes the buckle by only {best.PastBuckle.ToTenths()}, too little for both keepers";
         return new LoopSheet(
             fit.Misfit == Length.Zero
-                ? $"{place} {fit.Hole + 1} of {strap.Holes} can be worn."
-                : $"{place} {fit.Hole + 1} misses what can be worn by {fit.Misfit.ToTenths()}.",
+                ? $"{Capital(strap.Said(fit.Hole))} can be worn."
+                : $"{Capital(strap.Said(fit.Hole))} misses what can be worn by {fit.Misfit.ToTenths()}.",
             Warn(file, target),
             isPlanned,
-            $"{place} {best.Hole + 1} of {strap.Holes} from the tight end is nearest: {best.HolesTighter} left to tighten, {best.HolesLooser} to loosen{tail}.",
+            $"{Capital(strap.Said(best.Hole))} is nearest: {Left(strap, best)}{tail}.",
             Draw(file, head, Sizing.Draw(file.Figures, band, fit), null),
             new LayOutWire(
                 [], [], [], null,
@@ -328,7 +333,7 @@ internal sealed record LoopSheet(
                 Percent(FirstTimeChance.Of(need, strap.Reach().Lengths.Select(l => l.Length), wear)), 0, fit.Misfit, fit.Misfit.Millimetres))
         {
             Reach = ReachOf(strap.Reach(), [], file, head, target, wear),
-            Days = DaysOf(file, [.. Enumerable.Range(0, strap.Holes).Select(strap.LengthIn)], target, strap.Place),
+            Days = DaysOf(file, [.. Enumerable.Range(0, strap.Holes).Select(strap.LengthIn)], target, strap.Said),
         };
     }
 

@@ -21,6 +21,9 @@ internal sealed record BenchFile(
     /// <summary>The sides whose bar was marked as missing at take-in.</summary>
     public IReadOnlySet<Side> MissingBars { get; init; } = new HashSet<Side>();
 
+    /// <summary>What the last try-on found; null before there was one.</summary>
+    public Felt? Tried { get; init; }
+
     /// <summary>The band the watch left with at a former visit; null where there was none.</summary>
     public Band? BandBefore { get; init; }
 
@@ -32,6 +35,7 @@ internal sealed record BenchFile(
             [.. marks.Select(m => $"{Words(m.Kind.ToString())} on the {Words(m.Place.ToString())}{(m.Note.Length > 0 ? $" ({m.Note})" : "")}")])
         {
             MissingBars = marks.Where(m => m.Kind == DamageKind.MissingBar).Select(m => SideOf(m.Place)).OfType<Side>().ToHashSet(),
+            Tried = TriedOns.Last(work, job.Id),
             BandBefore = HandOvers.LeftWith(work, job.WatchId, job.TakenInAt) is { } left ? Bands.Find(work, left)?.Band : null,
         };
     }

@@ -15,15 +15,15 @@ public class DaysAndLeanTests
         days.BothCovered.ShouldBeTrue();
         (days.Hot.Position, days.Cold.Position).ShouldBe((4, 2));
         days.Hot.Wanted.ShouldBe(Mm(163));
-        days.Says("position").ShouldBe("Position 5 on hot days, position 3 on cold ones.");
+        days.Says(p => $"position {p + 1}").ShouldBe("Position 5 on hot days, position 3 on cold ones.");
     }
 
     [Fact]
     public void A_clasp_without_one_serves_neither_or_both_at_once()
     {
-        HotAndCold.Of([Mm(160)], Wanted, Mm(3), Mm(3)).Says("position").ShouldStartWith("Neither");
-        HotAndCold.Of([Mm(160)], Wanted, Mm(2), Mm(2)).Says("position").ShouldBe("Hot and cold days are both served by position 1.");
-        HotAndCold.Of([Mm(158), Mm(159)], Wanted, Mm(5), Mm(2)).Says("hole").ShouldStartWith("Hole 1 on cold days; a hot day would be 6.0 mm short");
+        HotAndCold.Of([Mm(160)], Wanted, Mm(3), Mm(3)).Says(p => $"position {p + 1}").ShouldStartWith("Neither");
+        HotAndCold.Of([Mm(160)], Wanted, Mm(2), Mm(2)).Says(p => $"position {p + 1}").ShouldBe("Hot and cold days are both served by position 1.");
+        HotAndCold.Of([Mm(158), Mm(159)], Wanted, Mm(5), Mm(2)).Says(p => $"hole {p + 1}").ShouldStartWith("Hole 1 on cold days; a hot day would be 6.0 mm short");
     }
 
     [Theory]

@@ -17,20 +17,34 @@ public class AdviceTests
     [Fact]
     public void The_micro_adjust_is_moved_for_hot_and_cold_days_where_it_serves_them()
     {
-        First(Days(3, 1), 2).ShouldBe("Move the small bar in the clasp to position 3 on hot days and to position 1 on cold ones; it leaves in 2, counted from the tight end.");
-        First(Days(3, 2), 2).ShouldBe("Move the small bar in the clasp to position 3 on hot days; it leaves in position 2, counted from the tight end.");
-        First(Days(4, 1, hotCovered: false), 2).ShouldBe("Move the small bar in the clasp to position 1 on cold days; it leaves in position 2, counted from the tight end.");
-        First(Days(2, 2), 2).ShouldBe("It leaves in position 2, counted from the tight end.");
+        First(Days(3, 1), 2).ShouldBe("Come by and we move the clasp’s bar to position 3 from the tight end on hot days and to position 1 from the tight end on cold ones; it leaves in position 2 from the tight end.");
+        First(Days(3, 2), 2).ShouldBe("Come by and we move the clasp’s bar to position 3 from the tight end on hot days; it leaves in position 2 from the tight end.");
+        First(Days(4, 1, hotCovered: false), 2).ShouldBe("Come by and we move the clasp’s bar to position 1 from the tight end on cold days; it leaves in position 2 from the tight end.");
+        First(Days(2, 2), 2).ShouldBe("It leaves in position 2 from the tight end.");
     }
 
     [Fact]
     public void A_strap_is_closed_in_another_hole()
     {
         var strap = Bracelet() with { Links = null, Clasp = null, Facts = Bracelet().Facts with { Material = BandMaterial.Leather } };
-        var advice = Advice.For(new AdviceFacts(strap, true, 4) { Days = Days(5, 3), Place = "hole", InWater = true });
-        advice[0].ShouldStartWith("Close it to hole 5 on hot days");
+        var advice = Advice.For(new AdviceFacts(strap, true, 4) { Days = Days(5, 3), Holed = new TwoPieceStrap(Mm(75), Mm(118), Mm(58), Mm(6.5m), 7), InWater = true });
+        advice[0].ShouldStartWith("Close it in the fifth hole from the tight end on hot days and in the third hole from the tight end on cold ones; it leaves in the fourth hole from the tight end.");
         advice.ShouldContain(a => a.StartsWith("Leather and water do not go together", StringComparison.Ordinal));
         advice.ShouldNotContain(a => a.Contains("links", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void A_mesh_is_told_by_notches_or_by_how_far_it_is_from_its_tightest()
+    {
+        string Said(int notches) => Advice.For(new AdviceFacts(Bracelet() with { Links = null, Clasp = null, Mesh = new MeshBand(Mm(120), Mm(180), notches) }, true, 46)
+        {
+            Days = Days(46, 46),
+            Holed = new MeshBand(Mm(120), Mm(180), notches),
+        })[0];
+        Said(60).ShouldBe("It leaves at notch 46 from the tight end.");
+        Said(0).ShouldBe("It leaves at 4.5 mm looser than its tightest.");
+        Advice.For(new AdviceFacts(Bracelet() with { Links = null, Clasp = null, Mesh = new MeshBand(Mm(120), Mm(180), 0) }, true, 1))
+            .ShouldNotContain(a => a.Contains("between the links", StringComparison.Ordinal));
     }
 
     [Fact]

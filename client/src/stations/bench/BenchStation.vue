@@ -8,7 +8,7 @@ import PartTabs from '../../frame/PartTabs.vue'
 import ReferralForm from '../take-in/ReferralForm.vue'
 import CamePart from './CamePart.vue'
 import JointsPart from './JointsPart.vue'
-import { isForward, pedalKey } from './pedal'
+import { isAnswer, isForward, pedalKey } from './pedal'
 import StepPart from './StepPart.vue'
 import StepsPart from './StepsPart.vue'
 import ToolsPart from './ToolsPart.vue'
@@ -51,9 +51,15 @@ watch(
   () => sheet.value?.consent?.signed,
   () => (error.value = null),
 )
+/** A try-on is passed by its own answer alone: by the button, or by Enter. */
+const isTryOn = computed(() => next.value?.row === 'tryOn')
+const stopped = ref(false)
+watch(next, (now, before) => {
+  if (now?.key !== before?.key) stopped.value = false
+})
 function forward() {
   const step = next.value
-  if (open.value && step) void act(() => bench.tick(step.key, true))
+  if (open.value && step) void act(() => bench.tick(step.key, true, '', isTryOn.value))
 }
 function skip(reason: string) {
   const step = next.value
@@ -65,7 +71,18 @@ function back() {
 }
 
 useEventListener('keydown', (event: KeyboardEvent) => {
-  if (part.value !== 'step' || !isForward(event, pedalKey.value)) return
+  if (part.value !== 'step') return
+  if (isTryOn.value) {
+    if (isForward(event, pedalKey.value)) {
+      event.preventDefault()
+      stopped.value = true
+    } else if (isAnswer(event)) {
+      event.preventDefault()
+      forward()
+    }
+    return
+  }
+  if (!isForward(event, pedalKey.value)) return
   event.preventDefault()
   forward()
 })
@@ -88,6 +105,7 @@ onMounted(() => {
         :open="open"
         :busy="busy"
         :refusal="wholeOf(error)"
+        :stopped="stopped"
         @forward="forward"
         @back="back"
         @skip="skip"

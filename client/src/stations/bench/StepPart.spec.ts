@@ -87,11 +87,19 @@ describe('the step at hand', () => {
     expect(part.emitted('skip')).toEqual([['no tape at hand']])
   })
 
-  it('that tries on between the sides has its own way on, beside what was felt', () => {
-    const part = show([step('a', { next: true, row: 'tryOn' })])
-    expect(button(part, 'It agrees with the plan')).toBeDefined()
-    expect(part.findComponent({ name: 'TryOnPart' }).exists()).toBe(true)
-    expect(show([step('a', { next: true, row: 'tryOn' })], { hasLinks: false }).text()).toContain('Done')
+  it('that tries on has its own way on, says first what should be felt, and is not passed by Space', async () => {
+    for (const hasLinks of [true, false]) {
+      const part = show([step('a', { next: true, row: 'tryOn' })], {
+        hasLinks,
+        foretold: 'By the plan right; the clasp in its place.',
+      })
+      expect(part.find('[data-testid=foretold]').text()).toContain('By the plan right')
+      expect(part.findComponent({ name: 'TryOnPart' }).exists()).toBe(true)
+      expect(button(part, 'Done')).toBeUndefined()
+      const pressed = new KeyboardEvent('keydown', { key: ' ', cancelable: true })
+      button(part, 'As planned')!.element.dispatchEvent(pressed)
+      expect(pressed.defaultPrevented).toBe(true)
+    }
   })
 
   it('has nothing to press in a job that is in the log', () =>

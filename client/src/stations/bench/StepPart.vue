@@ -11,6 +11,8 @@ const props = defineProps<{
   open: boolean
   busy: boolean
   refusal: string | null
+  /** A pedal or Space was pressed where an answer is wanted. */
+  stopped?: boolean
 }>()
 const emit = defineEmits<{ forward: []; back: []; skip: [reason: string] }>()
 const steps = computed(() => props.sheet.steps)
@@ -33,9 +35,7 @@ const said = computed(() => {
   return { first, rest }
 })
 const minutesLeft = computed(() => Math.round(props.sheet.minutesLeft))
-const betweenSides = computed(
-  () => props.sheet.hasLinks && next.value?.row === 'tryOn' && props.sheet.steps.length > 0,
-)
+const isTryOn = computed(() => next.value?.row === 'tryOn')
 </script>
 
 <template>
@@ -72,21 +72,41 @@ const betweenSides = computed(
     <slot name="question" />
     <p v-if="next.waits" class="refused" data-testid="waits">{{ next.waits }}</p>
     <ConsentPart v-if="next.row === 'consent' && sheet.consent" :job-id="jobId" :consent="sheet.consent" />
-    <TryOnPart v-if="betweenSides && open" :key="next.key" :job-id="jobId" />
+    <template v-if="isTryOn">
+      <p v-if="sheet.foretold" class="how" data-testid="foretold">{{ sheet.foretold }}</p>
+      <TryOnPart v-if="open" :key="next.key" :job-id="jobId" :closes="sheet.closes ?? null" />
+    </template>
     <div v-if="open" class="acts main">
       <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
+      <p v-else-if="isTryOn && stopped" class="refused" role="alert">
+        Say how it was: Enter when as planned, what was found above, or why it was not tried.
+      </p>
+      <!-- Another button than the one before it, so that Space on that does not answer here. -->
       <v-btn
-        :color="betweenSides ? undefined : 'primary'"
-        :variant="betweenSides ? 'outlined' : 'flat'"
+        v-if="isTryOn"
+        key="as-planned"
+        color="primary"
+        size="x-large"
+        class="forward"
+        :disabled="busy"
+        @keydown.space.prevent
+        @keyup.space.prevent
+        @click="emit('forward')"
+        >As planned</v-btn
+      >
+      <v-btn
+        v-else
+        key="done"
+        color="primary"
         size="x-large"
         class="forward"
         :disabled="busy"
         @click="emit('forward')"
-        >{{ betweenSides ? 'It agrees with the plan' : 'Done' }}</v-btn
+        >Done</v-btn
       >
       <v-btn v-if="anyDone" variant="outlined" :disabled="busy" @click="emit('back')">Back</v-btn>
       <v-btn v-if="next.mayBeSkipped && !leaving" variant="text" @click="leaving = true">
-        {{ next.row === 'check' ? 'Not settled…' : 'Leave out…' }}
+        {{ next.row === 'check' ? 'Not settled…' : isTryOn ? 'Not tried…' : 'Leave out…' }}
       </v-btn>
     </div>
     <form v-if="leaving" class="acts" @submit.prevent="emit('skip', reason)">

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { reactive, ref } from 'vue'
-import { useBench, type Tried } from '../../api/bench'
+import { computed, reactive, ref } from 'vue'
+import { useBench, type Closes, type EaseFelt, type Tried } from '../../api/bench'
 import { saidOf, wholeOf } from '../../api/refused'
 
-const props = defineProps<{ jobId: number }>()
+const props = defineProps<{ jobId: number; closes: Closes | null }>()
 const { tryOn } = useBench(() => props.jobId)
 const typed = reactive({
   by: 'millimetres' as 'millimetres' | 'linksPinched' | 'gap',
@@ -12,7 +12,21 @@ const typed = reactive({
   wedge: '',
   seen: '',
   toward: 'six' as 'six' | 'twelve',
+  closedIn: '',
+  ease: null as EaseFelt | null,
+  tail: '',
 })
+const eases: { value: EaseFelt; title: string }[] = [
+  { value: 'comfortable', title: 'comfortable' },
+  { value: 'snug', title: 'snug' },
+  { value: 'loose', title: 'loose' },
+]
+/** The places to choose from, when they are few enough to be shown. */
+const places = computed(() =>
+  props.closes && props.closes.count > 0 && props.closes.count <= 14
+    ? Array.from({ length: props.closes.count }, (_, i) => i + 1)
+    : [],
+)
 const tried = ref<Tried | null>(null)
 const error = ref<unknown>(null)
 async function judge(take: boolean) {
@@ -27,7 +41,53 @@ async function judge(take: boolean) {
 </script>
 
 <template>
-  <form @submit.prevent="judge(false)">
+  <form v-if="closes" @submit.prevent="judge(true)">
+    <div v-if="places.length > 0" class="row" role="radiogroup" :aria-label="`Closed in ${closes.place}`">
+      <span>Closed in {{ closes.place }}, from the tight end</span>
+      <label v-for="p in places" :key="p">
+        <input v-model="typed.closedIn" type="radio" name="closedIn" :value="String(p)" />
+        <span class="figure">{{ p }}</span><span v-if="p === closes.planned" class="quiet"> planned</span>
+      </label>
+    </div>
+    <v-text-field
+      v-else
+      v-model="typed.closedIn"
+      density="compact"
+      name="closedIn"
+      :label="
+        closes.count > 0 ? `Closed in ${closes.place}, from the tight end` : `Closed so many ${closes.place}`
+      "
+      autocomplete="off"
+      :error-messages="saidOf(error, '$.closedIn')"
+    />
+    <p v-if="places.length > 0 && saidOf(error, '$.closedIn').length" class="refused" role="alert">
+      {{ saidOf(error, '$.closedIn')[0] }}
+    </p>
+    <div class="row" role="radiogroup" aria-label="It felt">
+      <span>It felt</span>
+      <label v-for="e in eases" :key="e.value">
+        <input v-model="typed.ease" type="radio" name="ease" :value="e.value" /> {{ e.title }}
+      </label>
+    </div>
+    <v-text-field
+      v-if="closes.hasTail"
+      v-model="typed.tail"
+      density="compact"
+      name="tail"
+      label="Tail past its keepers, mm"
+      autocomplete="off"
+      :error-messages="saidOf(error, '$.tail')"
+    />
+    <p
+      v-if="wholeOf(error) && !saidOf(error, '$.closedIn').length && !saidOf(error, '$.tail').length"
+      class="refused"
+      role="alert"
+    >
+      {{ wholeOf(error) }}
+    </p>
+    <v-btn type="submit" variant="outlined">Take what was found</v-btn>
+  </form>
+  <form v-else @submit.prevent="judge(false)">
     <div class="row">
       <label
         >Surplus felt
@@ -98,9 +158,18 @@ form {
 .row {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 14px;
+  gap: 0 14px;
   width: 100%;
   align-items: center;
+}
+.row > label {
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+}
+.v-text-field {
+  width: 100%;
 }
 .row .v-text-field {
   flex: 1 1 130px;

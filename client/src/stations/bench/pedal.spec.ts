@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { isForward } from './pedal'
+import { isAnswer, isForward } from './pedal'
 
 function press(key: string, on: string, more: KeyboardEventInit = {}): KeyboardEvent {
   document.body.innerHTML = `<div id="at">${on}</div>`
@@ -8,6 +8,16 @@ function press(key: string, on: string, more: KeyboardEventInit = {}): KeyboardE
   target.dispatchEvent(event)
   return event
 }
+
+describe('the answer at a try-on', () => {
+  it('is Enter, where nothing else has it', () => {
+    expect(isAnswer(press('Enter', '<p></p>'))).toBe(true)
+    expect(isAnswer(press('Enter', '<p></p>', { repeat: true }))).toBe(false)
+    expect(isAnswer(press('Enter', '<button></button>'))).toBe(false)
+    expect(isAnswer(press('Enter', '<input>'))).toBe(false)
+    expect(isAnswer(press(' ', '<p></p>'))).toBe(false)
+  })
+})
 
 describe('forward by key', () => {
   it('goes forward by Space and by the pedal’s key', () => {
