@@ -58,13 +58,31 @@ public static class PartsTaken
             GiveToWaiting(work, before.Part.Id, at: null);
     }
 
-    /// <summary>Books out what a job took.</summary>
-    public static void BookOut(ShopWork work, long jobId, DateTimeOffset at, string by)
+    /// <summary>The use of what a bench step fetched, which nobody had reserved before.</summary>
+    public static string Fetched(string article) => $"fetched {article}";
+
+    /// <summary>Books out what a job used; what was reserved and not used is another job's again.</summary>
+    /// <param name="work">The piece of work.</param>
+    /// <param name="jobId">The job.</param>
+    /// <param name="used">How many of each article were used; null where nobody kept account, so that all that was taken was.</param>
+    /// <param name="at">When.</param>
+    /// <param name="by">Who, by initials.</param>
+    public static void BookOut(ShopWork work, long jobId, IReadOnlyDictionary<string, int>? used, DateTimeOffset at, string by)
     {
+        var left = used?.ToDictionary(StringComparer.Ordinal);
         foreach (var taken in Of(work, jobId).Where(t => t is { BookedAt: null, IsReserved: true }))
         {
-            work.Execute("UPDATE part_taken SET booked_at = $at WHERE job_id = $job AND use = $use", ("$job", jobId), ("$use", taken.Use), ("$at", at));
-            Parts.Change(work, taken.Part.Id, -taken.Count, $"job {jobId}", at, by, jobId);
+            var count = left is null ? taken.Count : Math.Min(taken.Count, left.GetValueOrDefault(taken.Part.Part.Article));
+            if (count == 0)
+            {
+                Leave(work, jobId, taken.Use);
+                continue;
+            }
+            left?[taken.Part.Part.Article] -= count;
+            work.Execute("UPDATE part_taken SET booked_at = $at, count = $count WHERE job_id = $job AND use = $use", ("$job", jobId), ("$use", taken.Use), ("$at", at), ("$count", count));
+            Parts.Change(work, taken.Part.Id, -count, $"job {jobId}", at, by, jobId);
+            if (count < taken.Count)
+                GiveToWaiting(work, taken.Part.Id, at: null);
         }
     }
 

@@ -191,6 +191,52 @@ public sealed class BenchTests : IDisposable
     }
 
     [Fact]
+    public async Task Stock_moves_by_what_is_done_alone()
+    {
+        async Task<(int OnHand, int Free)> Bars()
+        {
+            var part = (await _shop.Get("/api/parts")).AsArray().Single(p => Text(p, "article") == "SB-18-18F");
+            return (part!["onHand"]!.GetValue<int>(), part["free"]!.GetValue<int>());
+        }
+        var job = await JobId("Dorrit Vale");
+        var before = await Bars();
+        await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
+        await _shop.Post($"/api/jobs/{job}/size/agree", null);
+        (await Bars()).ShouldBe(before, "a plan moves nothing");
+        var bench = await Forward(job, "oldBandOff");
+        bench["steps"]!.AsArray().ShouldContain(s => Text(s, "row") == "fetch" && Text(s, "says").Contains("2 spring bars 18 × 1.8, SB-18-18F", StringComparison.Ordinal));
+        (await Bars()).ShouldBe((before.OnHand, before.Free - 2), "what was fetched is the job’s");
+        var key = Text(bench["steps"]!.AsArray().Last(s => s!["done"]!.GetValue<bool>()), "key");
+        await _shop.Put($"/api/jobs/{job}/bench/steps/{key}", new { done = false });
+        (await Bars()).ShouldBe(before, "and is not when it lies in its drawer again");
+        await Forward(job);
+        var sheet = await _shop.Get($"/api/jobs/{job}/hand-over");
+        await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = sheet["bag"]!, by = "TB" });
+        (await Bars()).ShouldBe((before.OnHand - 2, before.Free - 2), "what was used is booked");
+    }
+
+    [Fact]
+    public async Task What_is_reserved_and_not_used_is_another_jobs_again()
+    {
+        var job = await JobId("Dorrit Vale");
+        var bars = (await _shop.Get("/api/parts")).AsArray().Single(p => Text(p, "article") == "SB-18-18F")!;
+        await _shop.Put($"/api/jobs/{job}/clasp/own-parts", new { kind = "springBars", straight = false, springy = true, unworn = true, came = true });
+        await _shop.Put($"/api/jobs/{job}/clasp/own-parts/replacement", new { kind = "springBars", partId = bars["id"]!.GetValue<long>() });
+        await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
+        await _shop.Post($"/api/jobs/{job}/size/agree", null);
+        async Task<int> Free() => (await _shop.Get("/api/parts")).AsArray().Single(p => Text(p, "article") == "SB-18-18F")!["free"]!.GetValue<int>();
+        (await Free()).ShouldBe(bars["free"]!.GetValue<int>() - 2);
+        // They are found good after all, and go back in.
+        await _shop.Put($"/api/jobs/{job}/clasp/own-parts", new { kind = "springBars", straight = true, springy = true, unworn = true, came = true });
+        (await Free()).ShouldBe(bars["free"]!.GetValue<int>());
+        await _shop.Put($"/api/jobs/{job}/bench/came", new { on = "soft", held = "looseBars", isWanted = false });
+        await Forward(job);
+        var sheet = await _shop.Get($"/api/jobs/{job}/hand-over");
+        await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = sheet["bag"]!, by = "TB" });
+        (await Free()).ShouldBe(bars["free"]!.GetValue<int>(), "reused bars cost the stock nothing");
+    }
+
+    [Fact]
     public async Task A_try_on_waits_for_its_answer_and_the_hole_that_was_found_is_what_is_said()
     {
         var job = await JobId("Dorrit Vale");

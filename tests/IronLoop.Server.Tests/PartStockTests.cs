@@ -93,7 +93,7 @@ public sealed class PartStockTests : IDisposable
         }
         var before = Parts.Find(work, pin)!.Count;
         foreach (var job in jobs)
-            PartsTaken.BookOut(work, job, at, "MK");
+            PartsTaken.BookOut(work, job, null, at, "MK");
         var after = Parts.Find(work, pin)!.Count;
         (after.OnHand, after.Reserved).ShouldBe((before.OnHand - before.Reserved, 0), "what was reserved is booked out, and no more");
     }

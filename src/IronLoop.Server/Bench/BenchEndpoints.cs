@@ -127,6 +127,8 @@ internal static partial class BenchEndpoints
         if (step.Row == StepRow.TryOn && skipped.Length == 0 && !tick.AsPlanned)
             throw RefusedException.Conflict("Say how it was on the wrist: as planned, what was found instead, or why it was not tried.");
         BenchChange.Begin(work, file);
+        if (bench.Now is { } stands)
+            Fetch(work, file, Used.Fetched(stands.Stand, step.Acts));
         BenchWork.Do(work, id, step, skipped.Length > 0 ? skipped : null, now, file.Job.TakenInBy, Seconds(file, now));
         if (step.Row == StepRow.TryOn)
             AtTheWrist.Note(work, file, step, skipped);
@@ -137,6 +139,19 @@ internal static partial class BenchEndpoints
             Log.Write(work, id, now, file.Job.TakenInBy, Station.Bench, $"Bench work done, {file.Progress.Steps} steps. {string.Join(' ', notes)}".TrimEnd());
         }
         return Kept(work, id);
+    }
+
+    /// <summary>What a step takes out of its drawer is the job's from then on, if it was not before.</summary>
+    private static void Fetch(ShopWork work, JobFile file, IReadOnlyDictionary<string, int> fetched)
+    {
+        foreach (var (article, count) in fetched)
+        {
+            var more = count - file.Taken.Where(t => t.Part.Part.Article == article && t is { IsReserved: true, BookedAt: null }).Sum(t => t.Count);
+            if (more <= 0 || Parts.Find(work, article) is not { } part)
+                continue;
+            if (!PartsTaken.Take(work, file.Job.Id, PartsTaken.Fetched(article), part.Id, more))
+                throw RefusedException.Conflict($"{part.Part.Name}, {article}: {more} wanted, {part.Count.Free} free. Count the stock, or take others.");
+        }
     }
 
     /// <summary>Takes the last step back; what happened to parts since has to hold without it.</summary>
@@ -160,6 +175,9 @@ internal static partial class BenchEndpoints
             throw RefusedException.Conflict("Parts of it are gone or were replaced since; put that right at the Tray first.");
         }
         BenchWork.Undo(work, id, last.Seq);
+        var before = Worked.After(bench.Plan.From, bench.Done.Where(d => d != last).SelectMany(d => d.Acts!));
+        foreach (var article in Used.Fetched(before.Stand, last.Acts!).Keys)
+            PartsTaken.Leave(work, id, PartsTaken.Fetched(article));
         AtTheWrist.TakeBack(work, file, last);
         if (bench.Done.Count == 1)
             BenchWork.Forget(work, id);

@@ -24,7 +24,7 @@ internal static class TrayActs
             TrayAct.Lost => There(Place.Tray) is var lost ? (lost, Place.Lost, plan.Gone(lost.Id, Place.Lost), "lost") : default,
             TrayAct.Scrapped => There(Place.Tray) is var thrown ? (thrown, Place.Thrown, plan.Gone(thrown.Id, Place.Thrown), "thrown away") : default,
             TrayAct.Found => There(Place.Lost) is var found ? (found, bench.Done.All(d => d.Row == StepRow.Tray) ? plan.From[found.Id].Place : Place.Tray, plan.Found(found.Id), "found again") : default,
-            TrayAct.FromStock => FromStock(plan, now, part, act),
+            TrayAct.FromStock => FromStock(plan, now, part, act.PartId is { } id ? Parts.Find(work, id)?.Part.Article ?? "" : ""),
             TrayAct.ToStock => ToStock(plan, now, part),
             _ => throw new ArgumentOutOfRangeException(nameof(act), act.Act, "Not an act."),
         };
@@ -35,11 +35,11 @@ internal static class TrayActs
         return $"{thing.Plural}: {act.Count}, {says}";
     }
 
-    private static (Thing, Place, BenchPlan, string) FromStock(BenchPlan plan, Stand now, string part, TrayActWire act)
+    private static (Thing, Place, BenchPlan, string) FromStock(BenchPlan plan, Stand now, string part, string article)
     {
         var gone = GoneParts.Missing(plan, now, part) ?? throw RefusedException.Conflict($"{part}: none is lost or thrown away, so none is wanted from stock.");
         var number = now.Things.Count(t => t.Instead is not null) + 1;
-        var fresh = gone with { Id = $"instead-{number}", Owner = Owner.Shop, Place = Place.Drawer, Instead = gone.Id, Of = null, Made = [], Article = act.PartId is null ? "" : gone.Article };
+        var fresh = gone with { Id = $"instead-{number}", Owner = Owner.Shop, Place = Place.Drawer, Instead = gone.Id, Of = null, Made = [], Article = article };
         return (fresh, Place.Tray, plan.Instead(gone.Id, fresh), "taken from stock");
     }
 

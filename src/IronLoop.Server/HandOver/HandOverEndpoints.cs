@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using IronLoop.Core.Bench;
 using IronLoop.Core.HandOver;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;
@@ -101,7 +102,7 @@ internal static class HandOverEndpoints
         var now = clock.GetUtcNow();
         if (file.Stock is { OwnerClientId: null } stock && !Bands.BookOut(work, stock.Id))
             throw RefusedException.Conflict($"{stock.Name} is no longer in stock; correct the stock first.");
-        PartsTaken.BookOut(work, id, now, how.By);
+        PartsTaken.BookOut(work, id, file.Bench is { Plan: { } plan, Now: { } stands } ? Used.Of(plan.From, stands.Stand) : null, now, how.By);
         if (!string.IsNullOrWhiteSpace(counted.Price))
             HandOvers.Price(work, id, cents);
         Closing.Close(work, file, expected, how, now);
