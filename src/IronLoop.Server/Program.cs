@@ -221,10 +221,12 @@ bench.MapWhatIf();
 bench.MapVariants();
 bench.MapStraps();
 bench.MapBench();
+bench.MapTools();
 // The house.
 var house = app.ChangesNeed(Role.Lead);
 house.MapHands();
 house.MapLimits();
+house.MapBenchWay();
 house.MapSchool();
 house.MapCaliper();
 house.MapLongWork();

@@ -1,3 +1,5 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
 using IronLoop.Core.Bench;
 using IronLoop.Core.Joints;
 
@@ -6,11 +8,16 @@ namespace IronLoop.Storage;
 /// <summary>How jobs are worked at the bench.</summary>
 public static class BenchSetups
 {
+    private const string HouseWay = "bench.setup";
+
+    private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
+
     /// <summary>That of a job, or null when nothing was said.</summary>
     public static BenchSetup? Of(ShopWork work, long jobId) =>
         work.Query("SELECT * FROM bench_setup WHERE job_id = $job",
             row => new BenchSetup(row.Choice<ToolFamily>("tools"), row.Choice<Insertion>("insertion"), row.Choice<MicroSchool>("micro"))
             {
+                ToolsIn = row.Maybe("tools_in", Columns.Choice<ToolFamily>),
                 Runs = row.Choice<RunSchool>("runs"),
                 OneByOne = row.Yes("one_by_one"),
                 PartedToLieFlat = row.Yes("parted"),
@@ -20,15 +27,29 @@ public static class BenchSetups
             },
             ("$job", jobId)).SingleOrDefault();
 
+    /// <summary>How the house works where a job says nothing else; the usual way until it settled its own.</summary>
+    public static BenchSetup OfTheHouse(ShopWork work) =>
+        Settings.Find(work, HouseWay) is { } kept && JsonSerializer.Deserialize<BenchSetup>(kept, Json) is { } setup ? setup : new BenchSetup();
+
+    /// <summary>Settles how the house works.</summary>
+    public static void Settle(ShopWork work, BenchSetup setup) => Settings.Set(work, HouseWay, JsonSerializer.Serialize(setup, Json));
+
+    /// <summary>How a fitter holds and turns, by initials.</summary>
+    public static Hands HandsOf(ShopWork work, string initials) =>
+        Settings.Find(work, $"hands.{initials}") is { } kept && JsonSerializer.Deserialize<Hands>(kept, Json) is { } hands ? hands : new Hands();
+
+    /// <summary>Keeps how a fitter holds and turns.</summary>
+    public static void Set(ShopWork work, string initials, Hands hands) => Settings.Set(work, $"hands.{initials}", JsonSerializer.Serialize(hands, Json));
+
     /// <summary>Stores it in place of what was said before.</summary>
     public static void Set(ShopWork work, long jobId, BenchSetup setup) =>
         work.Execute(
             """
-            INSERT OR REPLACE INTO bench_setup (job_id, tools, insertion, micro, runs, one_by_one, parted, try_on, head_off, bends_bars)
-            VALUES ($job, $tools, $insertion, $micro, $runs, $one, $parted, $try, $head, $bends)
+            INSERT OR REPLACE INTO bench_setup (job_id, tools, insertion, micro, runs, one_by_one, parted, try_on, head_off, bends_bars, tools_in)
+            VALUES ($job, $tools, $insertion, $micro, $runs, $one, $parted, $try, $head, $bends, $in)
             """,
             ("$job", jobId), ("$tools", setup.Tools), ("$insertion", setup.Insertion), ("$micro", setup.Micro), ("$runs", setup.Runs),
-            ("$one", setup.OneByOne), ("$parted", setup.PartedToLieFlat), ("$try", setup.TryOn), ("$head", setup.HeadOff), ("$bends", setup.BendsBars));
+            ("$one", setup.OneByOne), ("$parted", setup.PartedToLieFlat), ("$try", setup.TryOn), ("$head", setup.HeadOff), ("$bends", setup.BendsBars), ("$in", setup.ToolsIn));
 }
 
 /// <summary>What holds the joints of jobs, group by group, as far as somebody looked or gauged.</summary>

@@ -303,7 +303,7 @@ public sealed class BenchTests : IDisposable
         await _shop.Put($"/api/jobs/{job}/bench/setup", new { tools = "handPusher", insertion = "alongTheArrow", micro = "barRightOut" });
         var bench = await _shop.Put($"/api/jobs/{job}/bench/joints", new { group = "links", fastener = "pinWithTube", across = "1,2" });
         var open = bench["steps"]!.AsArray().First(s => Text(s, "row") == "open")!;
-        Text(open, "tool").ShouldBe("hand pusher, punch 1 mm for the 1.2 mm pin");
+        Text(open, "tool").ShouldBe("hand pusher, punch 1 for the 1.2 mm pin, needle-nose pliers");
         Text(open, "fallsOut").ShouldContain("drops out unseen");
         (await _shop.Put($"/api/jobs/{job}/bench/joints", new { group = "links", fastener = "pinWithTube", across = "9" }, HttpStatusCode.BadRequest)).ToJsonString().ShouldContain("allowed is 0.2 to 5 mm");
         (await _shop.Put($"/api/jobs/{job}/bench/joints", new { group = "links", fastener = "sewn" }, HttpStatusCode.BadRequest)).ToJsonString().ShouldContain("links and clasps are held by");

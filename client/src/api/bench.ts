@@ -45,6 +45,8 @@ export function useBench(jobId: MaybeRefOrGetter<number>) {
     }),
     setUp: (body: BenchSetup) =>
       changed(answered(api.PUT('/api/jobs/{id}/bench/setup', { ...path(), body }))),
+    setHands: (body: BenchSheet['hands']) =>
+      changed(answered(api.PUT('/api/jobs/{id}/bench/hands', { ...path(), body }))),
     found: (body: JointLook) =>
       changed(answered(api.PUT('/api/jobs/{id}/bench/joints', { ...path(), body }))),
     came: (body: Came) => changed(answered(api.PUT('/api/jobs/{id}/bench/came', { ...path(), body }))),

@@ -999,6 +999,42 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/tools': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The tools on the wall, and those on the list. */
+    get: operations['tools']
+    put?: never
+    /** Hangs a tool up, or puts it on the list. */
+    post: operations['hangUp']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/tools/{id}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** How many spares it has; from the list to the wall. */
+    put: operations['changeTool']
+    post?: never
+    /** Takes a tool down, or off the list. */
+    delete: operations['takeDown']
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/catalogue': {
     parameters: {
       query?: never
@@ -1481,6 +1517,23 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/jobs/{id}/bench/hands': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** How the fitter at work holds and turns; asked once of each. */
+    put: operations['setHands']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/jobs/{id}/bench/joints': {
     parameters: {
       query?: never
@@ -1663,6 +1716,23 @@ export interface paths {
     get: operations['limits']
     /** Sets a limit, or goes back to its default. */
     put: operations['setLimit']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/bench/setup': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** How this house works at the bench, where a job says nothing else. */
+    put: operations['settleBench']
     post?: never
     delete?: never
     options?: never
@@ -2017,6 +2087,7 @@ export interface components {
       from: null | components['schemas']['ToldStand']
       to: null | components['schemas']['ToldStand']
       setup: components['schemas']['SetupWire']
+      hands: components['schemas']['GripWire']
       came: components['schemas']['CameWire']
       hasLinks: boolean
       joints: components['schemas']['LookWire'][]
@@ -2547,6 +2618,13 @@ export interface components {
       | 'pinLength'
     /** @enum {unknown} */
     GaugedOf: 'watch' | 'band' | 'wrist' | 'clasp'
+    /** @enum {unknown} */
+    Grip: 'onTheMat' | 'inTheHand'
+    GripWire: {
+      grip: components['schemas']['Grip']
+      /** @default false */
+      leftHanded: boolean
+    }
     HabitsWire: {
       /** @default  */
       offCentre: string
@@ -3147,6 +3225,21 @@ export interface components {
       /** @default false */
       byLine: boolean
     }
+    NewToolWire: {
+      kind: components['schemas']['ToolKind']
+      name: string
+      /** @default  */
+      across: string
+      /** @default  */
+      width: string
+      /**
+       * Format: int32
+       * @default 0
+       */
+      spares: number
+      /** @default false */
+      wanted: boolean
+    }
     ObservationWire: {
       /** Format: int64 */
       jobId: number
@@ -3699,6 +3792,8 @@ export interface components {
       headOff: boolean
       /** @default false */
       bendsBars: boolean
+      /** @enum {unknown} */
+      toolsIn?: 'blockAndHammer' | 'handPusher' | 'screwPress' | null
     }
     /** @enum {unknown} */
     Shaping: 'bore' | 'pierce' | 'press' | 'file' | 'trim' | 'bend'
@@ -3822,6 +3917,8 @@ export interface components {
       mayBeSkipped: boolean
       skipped: null | string
       waits: null | string
+      how: string
+      wants: components['schemas']['WantedToolWire'][]
     }
     StockEntryWire: {
       /** Format: date-time */
@@ -4062,8 +4159,41 @@ export interface components {
       of?: null | string
       instead?: null | string
     }
+    ToolChangeWire: {
+      /** Format: int32 */
+      spares: number
+      /** @default false */
+      wanted: boolean
+    }
     /** @enum {unknown} */
     ToolFamily: 'blockAndHammer' | 'handPusher' | 'screwPress'
+    /** @enum {unknown} */
+    ToolKind:
+      | 'punch'
+      | 'blade'
+      | 'fork'
+      | 'block'
+      | 'press'
+      | 'pusher'
+      | 'hammer'
+      | 'pliers'
+      | 'hollowEnd'
+      | 'handDrill'
+      | 'holder'
+      | 'tweezers'
+      | 'point'
+    ToolWire: {
+      /** Format: int64 */
+      id: number
+      kind: components['schemas']['ToolKind']
+      name: string
+      across: string
+      width: string
+      /** Format: int32 */
+      spares: number
+      wanted: boolean
+      says: string
+    }
     /** @enum {unknown} */
     TrayAct: 'lost' | 'found' | 'scrapped' | 'fromStock' | 'toStock'
     TrayActWire: {
@@ -4191,6 +4321,13 @@ export interface components {
       by: string
       band: null | string
       entries: components['schemas']['LogEntryWire'][]
+    }
+    WantedToolWire: {
+      kind: components['schemas']['ToolKind']
+      name: string
+      across: string
+      width: string
+      says: string
     }
     WatchLifeWire: {
       /** Format: int64 */
@@ -6607,6 +6744,134 @@ export interface operations {
       }
     }
   }
+  tools: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ToolWire'][]
+        }
+      }
+    }
+  }
+  hangUp: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewToolWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ToolWire'][]
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  changeTool: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['ToolChangeWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ToolWire'][]
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  takeDown: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['ToolWire'][]
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
   readCatalogue: {
     parameters: {
       query?: never
@@ -7970,6 +8235,50 @@ export interface operations {
       }
     }
   }
+  setHands: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['GripWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['BenchSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
   foundJoints: {
     parameters: {
       query?: never
@@ -8506,6 +8815,39 @@ export interface operations {
         }
         content: {
           'application/json': components['schemas']['LimitWire'][]
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  settleBench: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SetupWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['SetupWire']
         }
       }
       /** @description Bad Request */

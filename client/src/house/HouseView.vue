@@ -10,12 +10,14 @@ import OrdersView from './OrdersView.vue'
 import PartsView from './PartsView.vue'
 import PrinterSettings from './PrinterSettings.vue'
 import SpringBarsView from './SpringBarsView.vue'
+import ToolsView from './ToolsView.vue'
 
 const parts = [
   { part: 'catalogue', title: 'Catalogue', view: CatalogueView },
   { part: 'parts', title: 'Parts', view: PartsView },
   { part: 'orders', title: 'Orders', view: OrdersView },
   { part: 'bars', title: 'Bars', view: SpringBarsView },
+  { part: 'tools', title: 'Tools', view: ToolsView },
   { part: 'limits', title: 'Limits', view: LimitsView },
   { part: 'caliper', title: 'Caliper', view: CaliperSettings },
   { part: 'printer', title: 'Label printer', view: PrinterSettings },

@@ -3,6 +3,7 @@ using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
+using IronLoop.Core.Tools;
 
 namespace IronLoop.Core.Bench;
 
@@ -234,6 +235,12 @@ public sealed record BenchFacts(Attachment Attachment, AsItCame Came, Band Band,
 
     /// <summary>How many links leave or come, when nothing else is known of the bracelet; null where its rows are known.</summary>
     public Counted? Counted { get; init; }
+
+    /// <summary>How the fitter at work holds and turns.</summary>
+    public Hands Hands { get; init; } = new();
+
+    /// <summary>What hangs on the wall.</summary>
+    public ToolWall Wall { get; init; } = ToolWall.Usual;
 
     /// <summary>What the shop lends for the work.</summary>
     public IReadOnlyList<Lent> Lent { get; init; } = [];

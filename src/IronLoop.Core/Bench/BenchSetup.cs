@@ -65,6 +65,12 @@ public sealed record BenchSetup(
     /// <summary>What may be entered for pin, slot and gap.</summary>
     public static readonly AllowedLength Allowed = AllowedLength.Mm(0.2m, 5);
 
+    /// <summary>The tools that pins go in with, where that is another family than they come out with.</summary>
+    public ToolFamily? ToolsIn { get; init; }
+
+    /// <summary>The tools that pins go in with.</summary>
+    public ToolFamily In => ToolsIn ?? Tools;
+
     /// <summary>Where a run of links leaves.</summary>
     public RunSchool Runs { get; init; }
 

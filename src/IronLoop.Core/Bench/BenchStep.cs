@@ -1,5 +1,6 @@
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Joints;
+using IronLoop.Core.Tools;
 
 namespace IronLoop.Core.Bench;
 
@@ -119,6 +120,12 @@ public sealed record BenchStep(string Key, StepRow Row, int Round, IReadOnlyList
 
     /// <summary>With what; empty where hands do.</summary>
     public string Tool { get; init; } = "";
+
+    /// <summary>How the hands go, folded away until it is asked for; empty where there is nothing to say.</summary>
+    public string How { get; init; } = "";
+
+    /// <summary>Tools that would fit it, where none on the wall does.</summary>
+    public IReadOnlyList<WallTool> Wants { get; init; } = [];
 
     /// <summary>Which way a pin travels; null where none does.</summary>
     public string? Direction { get; init; }

@@ -1,6 +1,6 @@
 using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
-using IronLoop.Core.Measuring;
+using IronLoop.Core.Tools;
 
 namespace IronLoop.Core.Bench;
 
@@ -10,7 +10,15 @@ namespace IronLoop.Core.Bench;
 /// <param name="Direction">Which way the pin travels; null where none does.</param>
 /// <param name="FallsOut">What can fall out unseen; null where nothing can.</param>
 /// <param name="Caution">The caution that belongs to it.</param>
-public sealed record JointWork(string How, string Tool, string? Direction = null, string? FallsOut = null, string? Caution = null);
+public sealed record JointWork(string How, string Tool, string? Direction = null, string? FallsOut = null, string? Caution = null)
+{
+    /// <summary>Tools that would fit where none on the wall does.</summary>
+    public IReadOnlyList<WallTool> Wanted { get; init; } = [];
+
+    /// <summary>The same with tools from the wall.</summary>
+    /// <param name="picks">What is taken from the wall.</param>
+    internal JointWork With(params ReadOnlySpan<Pick> picks) => this with { Tool = string.Join(", ", picks.ToArray().Select(p => p.Says)), Wanted = [.. picks.ToArray().Select(p => p.Wanted).OfType<WallTool>()] };
+}
 
 /// <summary>How each fastener of a band is known, taken out and put in.</summary>
 public static class JointWords
@@ -47,32 +55,34 @@ public static class JointWords
     /// <param name="fastener">What holds it.</param>
     /// <param name="look">Its sizes as gauged.</param>
     /// <param name="setup">How it is worked.</param>
-    public static JointWork Open(Fastener fastener, JointLook look, BenchSetup setup) => fastener switch
+    /// <param name="wall">What hangs on the wall.</param>
+    public static JointWork Open(Fastener fastener, JointLook look, BenchSetup setup, ToolWall wall) => fastener switch
     {
-        Fastener.SplitPin => Pin(look, setup, "If arrow and slit disagree, stop and look.", null),
-        Fastener.PinWithTube => Pin(look, setup, "See how the tube sat: a grooved end goes back the same way.", "the tube, often shorter than the link, drops out unseen"),
-        Fastener.FrictionPin => Pin(look, setup, "Drive it right through.", "the pin"),
-        Fastener.Screw => new("Turn the screw out counter-clockwise under steady pressure; once loose, a punch may have to push it.", Driver(look, 1), "out of the edge with the head", "the screw", NeverForce),
-        Fastener.ScrewInTube => new("One driver holds, the other turns counter-clockwise; then the tube.", Driver(look, 2), null, "the tube, once both screws are out", NeverForce),
-        Fastener.SpringBar => new("Draw the bar’s tip back and ease the two apart.", Fork(look), null, "the bar, which springs", PieceOfWork.Bars),
-        _ => new("As the look showed: along the arrow, at the slot, or at the bar’s tip.", "as the look showed", null, "whatever holds it", PieceOfWork.Bars),
+        Fastener.SplitPin => Pin(look, setup, wall, "If arrow and slit disagree, stop and look.", null),
+        Fastener.PinWithTube => Pin(look, setup, wall, "See how the tube sat: a grooved end goes back the same way.", "the tube, often shorter than the link, drops out unseen"),
+        Fastener.FrictionPin => Pin(look, setup, wall, "Drive it right through.", "the pin"),
+        Fastener.Screw => new JointWork("Turn the screw out counter-clockwise under steady pressure; once loose, a punch may have to push it.", "", "out of the edge with the head", "the screw", NeverForce).With(wall.Blade(look.Slot, look.SlotLength)),
+        Fastener.ScrewInTube => new JointWork("One driver holds, the other turns counter-clockwise; then the tube.", "", null, "the tube, once both screws are out", NeverForce).With(wall.Blades(look.Slot, look.SlotLength)),
+        Fastener.SpringBar => new JointWork("Draw the bar’s tip back and ease the two apart.", "", null, "the bar, which springs", PieceOfWork.Bars).With(wall.Fork(look.Gap, null, look.Across)),
+        _ => new JointWork("As the look showed: along the arrow, at the slot, or at the bar’s tip.", "as the look showed", null, "whatever holds it", PieceOfWork.Bars),
     };
 
     /// <summary>Closing a joint.</summary>
     /// <param name="fastener">What holds it.</param>
     /// <param name="look">Its sizes as gauged.</param>
     /// <param name="setup">How it is worked.</param>
-    public static JointWork Close(Fastener fastener, JointLook look, BenchSetup setup) => fastener switch
+    /// <param name="wall">What hangs on the wall.</param>
+    public static JointWork Close(Fastener fastener, JointLook look, BenchSetup setup, ToolWall wall) => fastener switch
     {
-        Fastener.SplitPin => new(
-            $"Narrow end leads; {Last(setup)} until just below flush, the slit end at the {(look.NoArrow ? "edge it came from" : "arrow’s head")}.", InTool(look, setup), InWay(look, setup, canGoAlong: false), null, Taps(setup)),
-        Fastener.PinWithTube => new(
-            $"Tube first, turned as it came out; then the pin, {Last(setup)} until just below flush.", InTool(look, setup), InWay(look, setup, canGoAlong: true), "the tube, while the pin is started", Taps(setup)),
-        Fastener.FrictionPin => new("Start the pin, stop short of the notch, seat the clasp’s tube, line up, and drive the pin home flush.", "block, punch, soft hammer", null, "the pin", Taps(setup)),
-        Fastener.Screw => new("Thread end first, clockwise until it stops.", Driver(look, 1), "in at the edge with the sunk mouth", null, NeverForce),
-        Fastener.ScrewInTube => new("Tube in, then a screw from each edge; one driver holds, the other turns clockwise until it stops.", Driver(look, 2), null, "the tube", NeverForce),
-        Fastener.SpringBar => new("One tip in, press the other, wiggle until it seats.", Fork(look), null, "the bar, which springs", PieceOfWork.Bars),
-        _ => new("As it was found, the same way round.", "as the look showed", null, "whatever holds it", PieceOfWork.Bars),
+        Fastener.SplitPin => new JointWork(
+            $"Narrow end leads; {Last(setup)} until just below flush, the slit end at the {(look.NoArrow ? "edge it came from" : "arrow’s head")}.", "", InWay(look, setup, canGoAlong: false), null, Taps(setup.In)).With(InTools(look, setup, wall)),
+        Fastener.PinWithTube => new JointWork(
+            $"Tube first, turned as it came out; then the pin, {Last(setup)} until just below flush.", "", InWay(look, setup, canGoAlong: true), "the tube, while the pin is started", Taps(setup.In)).With(InTools(look, setup, wall)),
+        Fastener.FrictionPin => new JointWork("Start the pin, stop short of the notch, seat the clasp’s tube, line up, and drive the pin home flush.", "", null, "the pin", Taps(setup.In)).With(InTools(look, setup, wall)),
+        Fastener.Screw => new JointWork("Thread end first, clockwise until it stops.", "", "in at the edge with the sunk mouth", null, NeverForce).With(wall.Blade(look.Slot, look.SlotLength)),
+        Fastener.ScrewInTube => new JointWork("Tube in, then a screw from each edge; one driver holds, the other turns clockwise until it stops.", "", null, "the tube", NeverForce).With(wall.Blades(look.Slot, look.SlotLength)),
+        Fastener.SpringBar => new JointWork("One tip in, press the other, wiggle until it seats.", "", null, "the bar, which springs", PieceOfWork.Bars).With(wall.Fork(look.Gap, null, look.Across)),
+        _ => new JointWork("As it was found, the same way round.", "as the look showed", null, "whatever holds it", PieceOfWork.Bars),
     };
 
     /// <summary>What is looked at once more when a joint of a fastener was worked.</summary>
@@ -85,23 +95,20 @@ public static class JointWords
         _ => "what holds it is home",
     };
 
-    private static JointWork Pin(JointLook look, BenchSetup setup, string also, string? fallsOut)
+    private static JointWork Pin(JointLook look, BenchSetup setup, ToolWall wall, string also, string? fallsOut)
     {
-        var how = setup.Tools switch
+        var (how, tools) = setup.Tools switch
         {
-            ToolFamily.BlockAndHammer => "In the block; raise the band until tip and hole are in line, the pin’s way out open. Start gently.",
-            ToolFamily.HandPusher => "Tip on the pin, square to the link; push until it shows on the other edge.",
-            ToolFamily.ScrewPress => "Line the press’s tip up with the pin before it is turned: misaligned, it bends. Turn until the pin shows on the other edge.",
+            ToolFamily.BlockAndHammer => ("In the block; raise the band until tip and hole are in line, the pin’s way out open. Start gently.",
+                (Pick[])[wall.Any(ToolKind.Block), wall.Punch(look.Across), wall.Any(ToolKind.Hammer)]),
+            ToolFamily.HandPusher => ("Tip on the pin, square to the link; push until it shows on the other edge.", [wall.Any(ToolKind.Pusher), wall.Punch(look.Across)]),
+            ToolFamily.ScrewPress => ("Line the press’s tip up with the pin before it is turned: misaligned, it bends. Turn until the pin shows on the other edge.",
+                [wall.Any(ToolKind.Press), wall.Punch(look.Across)]),
             _ => throw new ArgumentOutOfRangeException(nameof(setup), setup.Tools, "Not a tool family."),
         };
-        var tool = setup.Tools switch
-        {
-            ToolFamily.BlockAndHammer => $"block, {Punch(look)}, soft hammer",
-            ToolFamily.HandPusher => $"hand pusher, {Punch(look)}",
-            _ => $"screw press, {Punch(look)}",
-        };
         return new JointWork(
-            $"{how} {also}", tool, look.NoArrow ? "nothing shows a way: note the edge it goes out of" : "along the arrow; check it before the first push", fallsOut, Taps(setup));
+            $"{how} {also} Draw what stands out.", "", look.NoArrow ? "nothing shows a way: note the edge it goes out of" : "along the arrow; check it before the first push", fallsOut, Taps(setup.Tools))
+            .With([.. tools, wall.Any(ToolKind.Pliers, "needle-nose")]);
     }
 
     private static string InWay(JointLook look, BenchSetup setup, bool canGoAlong) =>
@@ -109,31 +116,16 @@ public static class JointWords
         : canGoAlong && setup.Insertion == Insertion.AlongTheArrow ? "along the arrow, as this house does with plain pins"
         : "against the arrow";
 
-    private static string Last(BenchSetup setup) => setup.Tools == ToolFamily.ScrewPress ? "started by hand, finished with the press" : "the last part with a push or a soft tap";
+    private static string Last(BenchSetup setup) => setup.In == ToolFamily.ScrewPress ? "started by hand, finished with the press" : "the last part with a push or a soft tap";
 
-    private static string InTool(JointLook look, BenchSetup setup) => setup.Tools switch
+    /// <summary>What a pin goes in with: by hand at first, the punch for the last of it.</summary>
+    private static Pick[] InTools(JointLook look, BenchSetup setup, ToolWall wall) => setup.In switch
     {
-        ToolFamily.BlockAndHammer => $"block, soft hammer with its nylon face, {Punch(look)} for the last millimetre",
-        ToolFamily.HandPusher => $"fingers, hand pusher, {Punch(look)}",
-        _ => $"fingers, screw press, {Punch(look)}",
+        ToolFamily.BlockAndHammer => [wall.Any(ToolKind.Block), wall.Any(ToolKind.Hammer), wall.Punch(look.Across)],
+        ToolFamily.HandPusher => [wall.Any(ToolKind.Pusher), wall.Punch(look.Across)],
+        _ => [wall.Any(ToolKind.Press), wall.Punch(look.Across)],
     };
 
-    /// <summary>The punch: a little thinner than the pin, in tenths.</summary>
-    private static string Punch(JointLook look) => look.Across is { } pin && pin > Length.FromMillimetres(0.3m)
-        ? $"punch {Tenths(pin - Length.FromMillimetres(0.15m))} for the {pin} pin"
-        : "punch a little thinner than the pin";
-
-    /// <summary>The blade: the widest that drops fully into the slot, in twentieths.</summary>
-    private static string Driver(JointLook look, int count) =>
-        $"{(count == 1 ? "screwdriver" : "two screwdrivers")}, {(look.Slot is { } slot ? $"blade {new Length((slot.Micrometres - 20) / 50 * 50)} for the {slot} slot" : "the widest blade that drops fully into the slot")}";
-
-    /// <summary>The fork: narrower than the gap, in tenths.</summary>
-    private static string Fork(JointLook look) => look.Gap is { } gap && gap > Length.FromMillimetres(0.4m)
-        ? $"fine fork, {Tenths(gap - Length.FromMillimetres(0.2m))} for the {gap} gap"
-        : "fine fork, narrower than the gap";
-
-    private static string Taps(BenchSetup setup) =>
-        setup.Tools == ToolFamily.BlockAndHammer ? PieceOfWork.Taps : "Eye protection. Hard resistance or a bending tip: stop, check the arrow and the line.";
-
-    private static Length Tenths(Length length) => new(length.Micrometres / 100 * 100);
+    private static string Taps(ToolFamily family) =>
+        family == ToolFamily.BlockAndHammer ? PieceOfWork.Taps : "Eye protection. Hard resistance or a bending tip: stop, check the arrow and the line.";
 }

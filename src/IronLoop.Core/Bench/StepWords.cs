@@ -3,6 +3,7 @@ using IronLoop.Core.Fitting;
 using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
+using IronLoop.Core.Tools;
 
 namespace IronLoop.Core.Bench;
 
@@ -94,7 +95,27 @@ public sealed class StepWords
         StepRow.GiveBack => step with { Says = $"The {stand[step.Acts.OfType<Act.GiveBack>().First().Thing].Like} was lent: back into its drawer." },
         StepRow.PutAway => PutsAway(step, stand),
         _ => throw new ArgumentOutOfRangeException(nameof(step), step.Row, "Not a row."),
-    }) is var said && said.Row == StepRow.Prepare ? said : said with { Minutes = step.IsWord ? 0.5 : BenchStep.UsualMinutes(step.Row) };
+    }) is var said && said.Row == StepRow.Prepare ? said : said with { Minutes = step.IsWord ? 0.5 : BenchStep.UsualMinutes(step.Row), How = How(said, stand) };
+
+    /// <summary>How the hands go at the joint that the step opens or closes.</summary>
+    private string How(BenchStep step, Stand stand)
+    {
+        var (setup, hands, fromOutside) = (_facts.Setup, _facts.Hands, _facts.Attachment == Attachment.SpringBarDrilled);
+        if (step.Acts.OfType<Act.Open>().FirstOrDefault() is { } open && stand.Joint(open.Joint) is { } opened)
+        {
+            return IsAtLugs(stand, opened) ? HandWords.OffTheLugs(opened.Fastener, fromOutside, hands)
+                : IsClosure(stand, opened) && opened.Fastener.IsSprung() ? HandWords.AtTheClasp(true, IsBuckle(stand, opened), hands)
+                : HandWords.Open(opened.Fastener, setup.Tools, hands);
+        }
+        if (step.Acts.OfType<Act.Close>().FirstOrDefault() is not { } close)
+            return "";
+        var closed = new Joint(close.Joint, close.A, close.B, close.Fastener, close.Parts, true, close.Side, close.Position);
+        return IsAtLugs(stand, closed) ? HandWords.OnTheLugs(close.Fastener, fromOutside, hands)
+            : IsClosure(stand, closed) && close.Fastener.IsSprung() ? HandWords.AtTheClasp(false, IsBuckle(stand, closed), hands)
+            : HandWords.Close(close.Fastener, setup.In, setup.Insertion == Insertion.AlongTheArrow && close.Fastener != Fastener.SplitPin, hands);
+    }
+
+    private static bool IsBuckle(Stand stand, Joint joint) => stand[joint.A].Kind == ThingKind.Buckle || stand[joint.B].Kind == ThingKind.Buckle;
 
     private static string Joint(BenchStep step) => step.Acts.Select(a => a switch
     {
@@ -174,32 +195,42 @@ public sealed class StepWords
         var isBareBar = stand[joint.B].Kind == ThingKind.Bar;
         var isWhole = stand[joint.B].Kind is ThingKind.Band or ThingKind.Link or ThingKind.EndPiece;
         var wide = isWhole && joint.Side == Side.Twelve ? " Open the clasp wide first." : "";
-        var (how, tool, fallsOut, caution) = LugOff(joint.Fastener);
+        var off = LugOff(joint.Fastener);
         var what = isBareBar ? $"The bare bar out, {side}" : ends is null ? $"{(stand[joint.B].Fits == FromTheWatch.Wanted ? "The band" : "Old band")} off, {side}" : ends;
         var hollow = joint.Parts.Any(p => stand[p].Kind == ThingKind.EndPiece) ? " Hold the loose shaped end: it drops when the bar is out." : "";
         var dirt = _facts.Condition.Any(c => c.Contains("dirt", StringComparison.OrdinalIgnoreCase)) ? " Brush the dirt from the bar first; never lever through it." : "";
         var kept = removed.Count > 0 && ends is null && !isBareBar ? $" Into the tray with what is its own, kept together." : "";
         return step with
         {
-            Says = $"{what}.{wide}{dirt} {how}{hollow}{kept}",
-            Tool = tool,
-            FallsOut = fallsOut,
-            Caution = caution,
+            Says = $"{what}.{wide}{dirt} {off.How}{hollow}{kept}",
+            Tool = off.Tool,
+            Wants = off.Wanted,
+            FallsOut = off.FallsOut,
+            Caution = off.Caution,
             Where = new BenchPlace(joint.Side) { AtLugs = true },
         };
     }
 
-    private (string How, string Tool, string? FallsOut, string? Caution) LugOff(Fastener fastener) => fastener switch
+    private JointWork LugOff(Fastener fastener) => fastener switch
     {
-        Fastener.LeveredBar => ("Draw the lever and lift the end out.", "", null, null),
-        Fastener.ScrewedBar => ("Two drivers that fit, one holding: turn the watch’s own bar out and keep it with its screws.", "two fitting screwdrivers", "the bar and its screws", JointWords.NeverForce),
-        Fastener.SlotScrews => ("Turn the slot’s screws out and draw the end from it; the screws into the tray at once.", "fitting screwdriver, tweezers, not magnetic", "the screws", JointWords.NeverForce),
-        Fastener.MakersOwn => ("Release it as its maker made it, and look how it sits before it is out.", "as the maker asks", "whatever holds it", null),
-        Fastener.NotLookedAt => ("Release it as the look showed: by its lever, from behind, from outside, or with a driver.", "as the look showed", "whatever holds it", PieceOfWork.Bars),
-        _ when _facts.Attachment == Attachment.SpringBarDrilled => ("Press the bar’s tip inward from outside the lug and ease the end out.", "fine point", "the bar, which springs", PieceOfWork.Bars),
-        _ when HasNoRoom => ("There is no room for a fork: slide a blunt thin blade along the lug, never a sharp one, and draw the tip; the last resort.", "blunt thin blade", "the bar, which springs", PieceOfWork.Bars),
-        _ => ("From behind: hook the bar’s flange between band and lug, draw it away from the lug, ease the end out; hold the end down, and keep light pressure so that the first tip stays released.", "fine fork", "the bar, which springs", PieceOfWork.Bars),
+        Fastener.LeveredBar => new("Draw the lever and lift the end out.", ""),
+        Fastener.ScrewedBar => new JointWork("Two drivers that fit, one holding: turn the watch’s own bar out and keep it with its screws.", "", null, "the bar and its screws", JointWords.NeverForce).With(Drivers),
+        Fastener.SlotScrews => new JointWork("Turn the slot’s screws out and draw the end from it; the screws into the tray at once.", "", null, "the screws", JointWords.NeverForce)
+            .With(Driver, _facts.Wall.Any(ToolKind.Tweezers, "not magnetic")),
+        Fastener.MakersOwn => new("Release it as its maker made it, and look how it sits before it is out.", "as the maker asks", null, "whatever holds it"),
+        Fastener.NotLookedAt => new("Release it as the look showed: by its lever, from behind, from outside, or with a driver.", "as the look showed", null, "whatever holds it", PieceOfWork.Bars),
+        _ when _facts.Attachment == Attachment.SpringBarDrilled => new JointWork("Press the bar’s tip inward from outside the lug and ease the end out.", "", null, "the bar, which springs", PieceOfWork.Bars)
+            .With(_facts.Wall.Any(ToolKind.Point)),
+        _ when HasNoRoom => new("There is no room for a fork: slide a blunt thin blade along the lug, never a sharp one, and draw the tip; the last resort.", "blunt thin blade", null, "the bar, which springs", PieceOfWork.Bars),
+        _ => new JointWork("From behind: hook the bar’s flange between band and lug, draw it away from the lug, ease the end out; hold the end down, and keep light pressure so that the first tip stays released.", "", null, "the bar, which springs", PieceOfWork.Bars)
+            .With(AtTheLugsFork),
     };
+
+    private Pick AtTheLugsFork => _facts.Wall.Fork(_facts.BarGap, null, _facts.Look(JointGroup.Lugs).Across);
+
+    private Pick Driver => _facts.Wall.Blade(_facts.Look(JointGroup.Lugs).Slot, _facts.Look(JointGroup.Lugs).SlotLength);
+
+    private Pick Drivers => _facts.Wall.Blades(_facts.Look(JointGroup.Lugs).Slot, _facts.Look(JointGroup.Lugs).SlotLength);
 
     private bool HasNoRoom => _facts.BarGap is { } gap && gap < ForkRoom;
 
@@ -230,7 +261,7 @@ public sealed class StepWords
         var removed = step.Acts.OfType<Act.Remove>().SelectMany(r => (string[])[r.Thing, .. r.With]).Select(id => stand[id]).Where(t => t is { IsPart: false, IsClosure: false }).ToList();
         var isClosure = IsClosure(stand, joint);
         var open = joint.Fastener == Fastener.ByHand ? new JointWork("Lift the flap near one end, never in its middle, and slide the clasp off.", "flat blade")
-            : isClosure ? AtClasp(joint, stand, opens: true) : JointWords.Open(joint.Fastener, LookOf(joint), _facts.Setup);
+            : isClosure ? AtClasp(joint, stand, opens: true) : JointWords.Open(joint.Fastener, LookOf(joint), _facts.Setup, _facts.Wall);
         var asOne = removed.Count > 1 && stand.Joints.Count(j => j.Closed && j.Id != joint.Id && removed.Exists(t => t.Id == j.A) && removed.Exists(t => t.Id == j.B)) == removed.Count - 1;
         var out_ = removed.Count == 0 ? "" : $" {Capital(LinksSaid(removed))} {(removed.Count == 1 ? "comes" : "come")} out{(asOne ? " as one run" : "")}, into the tray.";
         var flap = joint.Parts.Any(p => stand[p].Kind == ThingKind.SafetyFlap) ? " The safety flap comes out with it." : "";
@@ -241,6 +272,7 @@ public sealed class StepWords
         {
             Says = $"{what} {open.How}{flap}{out_}{also}",
             Tool = open.Tool,
+            Wants = open.Wanted,
             Direction = open.Direction,
             FallsOut = joint.Parts.Any(p => stand[p].Kind == ThingKind.SafetyFlap) ? $"{open.FallsOut}; the safety flap" : open.FallsOut,
             Caution = open.Caution,
@@ -254,7 +286,7 @@ public sealed class StepWords
         var joint = new Joint(close.Joint, close.A, close.B, close.Fastener, close.Parts, true, close.Side, close.Position);
         var isClosure = IsClosure(stand, joint);
         var work = close.Fastener == Fastener.ByHand ? new JointWork("Slide it on and let it lock; the lock must resist.", "")
-            : isClosure ? AtClasp(joint, stand, opens: false) : JointWords.Close(close.Fastener, LookOf(joint), _facts.Setup);
+            : isClosure ? AtClasp(joint, stand, opens: false) : JointWords.Close(close.Fastener, LookOf(joint), _facts.Setup, _facts.Wall);
         var offered = step.Acts.OfType<Act.OfferUp>().Any() ? " These ends were not joined before: offer it up before the fastener goes in." : "";
         var lays = step.Acts.OfType<Act.Lay>().SelectMany(l => (string[])[l.Thing, .. l.With]).Select(id => stand[id]).Where(t => t is { IsPart: false, IsClosure: false }).ToList();
         var flap = joint.Parts.Any(p => stand[p].Kind == ThingKind.SafetyFlap) ? " The bar goes through the safety flap too." : "";
@@ -268,6 +300,7 @@ public sealed class StepWords
         {
             Says = $"{what}.{offered} {work.How}{flap} Turn and pull.",
             Tool = work.Tool,
+            Wants = work.Wanted,
             Direction = work.Direction,
             FallsOut = work.FallsOut,
             Caution = work.Caution,
@@ -275,21 +308,23 @@ public sealed class StepWords
         };
     }
 
+    private Pick ClaspFork(Joint joint) => _facts.Wall.Fork(LookOf(joint).Gap, null, LookOf(joint).Across);
+
     private JointWork AtClasp(Joint joint, Stand stand, bool opens)
     {
         if (!joint.Fastener.IsSprung())
-            return opens ? JointWords.Open(joint.Fastener, LookOf(joint), _facts.Setup) : JointWords.Close(joint.Fastener, LookOf(joint), _facts.Setup);
+            return opens ? JointWords.Open(joint.Fastener, LookOf(joint), _facts.Setup, _facts.Wall) : JointWords.Close(joint.Fastener, LookOf(joint), _facts.Setup, _facts.Wall);
         var closure = stand[joint.B].IsClosure ? stand[joint.B] : stand[joint.A];
         if (closure.Kind == ThingKind.Buckle)
         {
             return opens
-                ? new JointWork("Slide the strap aside to bare the bar’s lip, and release it.", "fork", null, "the bar, which springs", PieceOfWork.Bars)
-                : new JointWork("Bar half through, tongue on the right way up, bar on until both ends show alike; the frame on with the tongue lifted.", "fork", null, "the bar, which springs", PieceOfWork.Bars);
+                ? new JointWork("Slide the strap aside to bare the bar’s lip, and release it.", "", null, "the bar, which springs", PieceOfWork.Bars).With(ClaspFork(joint))
+                : new JointWork("Bar half through, tongue on the right way up, bar on until both ends show alike; the frame on with the tongue lifted.", "", null, "the bar, which springs", PieceOfWork.Bars).With(ClaspFork(joint));
         }
         var where = joint.Position is not null ? "in the row of holes" : _facts.Band.Links is null ? "in the clasp’s side" : "at the fold";
         return opens
-            ? new JointWork($"Press the bar’s tip {where} with a fine point, a finger over its end, and draw the bar out.{(_facts.Band.Links is null ? "" : " Lay it under its joint’s name: the two bars of a clasp may differ.")}", "fine point", null, "the bar, which springs", PieceOfWork.Bars)
-            : new JointWork($"Seat one tip of its bar {where}, press the other, wiggle until it clicks.", "fine fork", null, "the bar, which springs", PieceOfWork.Bars);
+            ? new JointWork($"Press the bar’s tip {where} with a fine point, a finger over its end, and draw the bar out.{(_facts.Band.Links is null ? "" : " Lay it under its joint’s name: the two bars of a clasp may differ.")}", "", null, "the bar, which springs", PieceOfWork.Bars).With(_facts.Wall.Any(ToolKind.Point))
+            : new JointWork($"Seat one tip of its bar {where}, press the other, wiggle until it clicks.", "", null, "the bar, which springs", PieceOfWork.Bars).With(ClaspFork(joint));
     }
 
     private BenchStep Bar(BenchStep step, Stand stand)
@@ -300,7 +335,7 @@ public sealed class StepWords
         return step with
         {
             Says = $"{Capital(bar.Like)}{Article(bar)} into the bare head, {PlanWords.Name(close.Side!.Value)} side{(isScrewed ? ", its screws home" : "; listen for the click")}, and pull at it.",
-            Tool = isScrewed ? "two fitting screwdrivers" : _facts.Attachment == Attachment.SpringBarDrilled ? "fine point" : "fine fork",
+            Tool = (isScrewed ? Drivers : _facts.Attachment == Attachment.SpringBarDrilled ? _facts.Wall.Any(ToolKind.Point) : AtTheLugsFork).Says,
             FallsOut = isScrewed ? "the screws" : "the bar, which springs",
             Caution = isScrewed ? JointWords.NeverForce : PieceOfWork.Bars,
             Where = new BenchPlace(close.Side) { AtLugs = true },
@@ -318,7 +353,7 @@ public sealed class StepWords
             return step with
             {
                 Says = $"{Capital(stand[close.B].Like)}, {side} side: close the open end round the bar and press it shut; never lever against the bar. Pull at it.",
-                Tool = "smooth-jawed pliers",
+                Tool = _facts.Wall.Any(ToolKind.Pliers, "smooth-jawed").Says,
                 Where = new BenchPlace(close.Side) { AtLugs = true },
             };
         }
@@ -348,26 +383,29 @@ public sealed class StepWords
         var piece = stand[close.B];
         var bar = close.Parts.Select(p => stand[p]).FirstOrDefault(t => t.Kind == ThingKind.Bar);
         var named = bar is null ? "its bar" : $"the {bar.Like}{Article(bar)}";
-        var (how, tool, fallsOut, caution) = close.Fastener switch
+        var on = close.Fastener switch
         {
-            Fastener.LeveredBar => ("one tip in, draw the lever, second tip in, and let it click.", "", (string?)null, (string?)null),
-            Fastener.ScrewedBar => ($"the watch’s own bar through lug and tube, both screws home, one driver holding.", "two fitting screwdrivers", "the screws", JointWords.NeverForce),
-            Fastener.SlotScrews => ("slide the end into the slot, the screws straight through it and home; then pull hard.", "fitting screwdriver, tweezers, not magnetic", "the screws", JointWords.NeverForce),
-            Fastener.MakersOwn => ("set the shaped end into the case as its maker made it, and pull.", "as the maker asks", null, null),
-            Fastener.NotLookedAt => ("as it was found, the same way round.", "as the look showed", "whatever holds it", PieceOfWork.Bars),
-            _ when _facts.Attachment == Attachment.SpringBarDrilled => ($"seat one tip of {named}, press the other in from outside, and see both tips in their holes.", "fine point", "the bar, which springs", PieceOfWork.Bars),
-            _ when HasNoRoom => ($"seat one tip of {named}, press the other in with the blunt blade along the lug, and listen for the click.", "blunt thin blade", "the bar, which springs", PieceOfWork.Bars),
-            _ => ($"seat one tip of {named}, press the other in with the fork from behind, and listen for the click.", "fine fork", "the bar, which springs", PieceOfWork.Bars),
+            Fastener.LeveredBar => new JointWork("one tip in, draw the lever, second tip in, and let it click.", ""),
+            Fastener.ScrewedBar => new JointWork("the watch’s own bar through lug and tube, both screws home, one driver holding.", "", null, "the screws", JointWords.NeverForce).With(Drivers),
+            Fastener.SlotScrews => new JointWork("slide the end into the slot, the screws straight through it and home; then pull hard.", "", null, "the screws", JointWords.NeverForce)
+                .With(Driver, _facts.Wall.Any(ToolKind.Tweezers, "not magnetic")),
+            Fastener.MakersOwn => new JointWork("set the shaped end into the case as its maker made it, and pull.", "as the maker asks"),
+            Fastener.NotLookedAt => new JointWork("as it was found, the same way round.", "as the look showed", null, "whatever holds it", PieceOfWork.Bars),
+            _ when _facts.Attachment == Attachment.SpringBarDrilled => new JointWork($"seat one tip of {named}, press the other in from outside, and see both tips in their holes.", "", null, "the bar, which springs", PieceOfWork.Bars)
+                .With(_facts.Wall.Any(ToolKind.Point)),
+            _ when HasNoRoom => new JointWork($"seat one tip of {named}, press the other in with the blunt blade along the lug, and listen for the click.", "blunt thin blade", null, "the bar, which springs", PieceOfWork.Bars),
+            _ => new JointWork($"seat one tip of {named}, press the other in with the fork from behind, and listen for the click.", "", null, "the bar, which springs", PieceOfWork.Bars).With(AtTheLugsFork),
         };
         var isBack = step.Acts.OfType<Act.Lay>().Any(l => stand[l.Thing].Kind == ThingKind.Head);
         var hollow = close.Parts.Any(p => stand[p].Kind == ThingKind.EndPiece) ? " Lay the loose shaped end over the last link, line it up, and pass the bar through both." : "";
         var bow = bar is not null && (_plan.To[bar.Id].Made.Contains(Shaping.Bend) || stand[bar.Id].Made.Contains(Shaping.Bend) || _facts.CurvedBars && bar.Owner == Owner.Shop) ? " Its bow lies away from the case." : "";
         return step with
         {
-            Says = $"{(isBack ? "The head back on its band" : Capital(EndName(piece)))}, {PlanWords.Name(close.Side!.Value)} side: {how}{hollow}{bow} Turn and pull.",
-            Tool = tool,
-            FallsOut = fallsOut,
-            Caution = caution,
+            Says = $"{(isBack ? "The head back on its band" : Capital(EndName(piece)))}, {PlanWords.Name(close.Side!.Value)} side: {on.How}{hollow}{bow} Turn and pull.",
+            Tool = on.Tool,
+            Wants = on.Wanted,
+            FallsOut = on.FallsOut,
+            Caution = on.Caution,
             Where = new BenchPlace(close.Side) { AtLugs = true },
         };
     }
@@ -400,7 +438,7 @@ public sealed class StepWords
         return step with
         {
             Says = $"Move the micro-adjust from position {Number(from + 1)} to {Number(to + 1)} of {Number(positions)}, counted from the tight end. {how}",
-            Tool = isSlide ? "" : "fine point",
+            Tool = isSlide ? "" : _facts.Wall.Any(ToolKind.Point).Says,
             FallsOut = isSlide ? null : "the bar, which springs",
             Caution = isSlide ? null : PieceOfWork.Bars,
             Where = at,

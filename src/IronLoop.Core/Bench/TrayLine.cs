@@ -37,8 +37,14 @@ public sealed record TrayLine(string What, string? Fits, IReadOnlyDictionary<Pla
     /// <summary>What a thing is called on the account: of a band that comes off, with that said.</summary>
     public static string NameOf(Thing thing) => thing.Fits == FromTheWatch.Old && thing.IsPart ? $"{thing.Plural}, old band" : thing.Plural;
 
-    /// <summary>What lies in a place, as a person counts it: a band that came off is one thing, whatever hangs on it.</summary>
-    public static IReadOnlyList<BagLine> In(Stand stand, Place place)
+    /// <summary>
+    /// What lies in a place, as a person counts it: a band that came off is one thing, whatever hangs on it; a clasp that was taken off
+    /// is a set with what held it, so that it can be put back.
+    /// </summary>
+    /// <param name="from">How it stood at take-in, which tells what held what.</param>
+    /// <param name="stand">How it stands.</param>
+    /// <param name="place">The place.</param>
+    public static IReadOnlyList<BagLine> In(Stand from, Stand stand, Place place)
     {
         var things = stand.Things.Where(t => t.Place == place).ToList();
         var lines = new List<BagLine>();
@@ -48,6 +54,16 @@ public sealed record TrayLine(string What, string? Fits, IReadOnlyDictionary<Pla
         {
             lines.Add(new BagLine(BandOf(band.First()), 1));
             counted.UnionWith(band.SelectMany(t => stand.Hanging(t.Id)));
+        }
+        foreach (var closure in things.Where(t => t.IsClosure && !counted.Contains(t.Id)).ToList())
+        {
+            var held = from.Joints.Where(j => j.Joins(closure.Id)).SelectMany(j => j.Parts).Select(p => stand.Find(p)).OfType<Thing>()
+                .Where(t => t.Place == place && !counted.Contains(t.Id)).ToList();
+            if (held.Count == 0)
+                continue;
+            lines.Insert(0, new BagLine($"{closure.Like} with {string.Join(" and ", held.GroupBy(t => t.Like).Select(g => g.First().Count(g.Count())))}", 1));
+            counted.Add(closure.Id);
+            counted.UnionWith(held.Select(t => t.Id));
         }
         lines.InsertRange(0, things.Where(t => !counted.Contains(t.Id)).GroupBy(t => (t.Fits, What: NameOf(t)))
             .OrderBy(g => g.Key.Fits == FromTheWatch.Old).ThenBy(g => g.First().Kind == ThingKind.Link ? 0 : 1).ThenBy(g => g.Key.What, StringComparer.Ordinal)

@@ -23,6 +23,8 @@ internal static partial class BenchEndpoints
         bench.MapGet("", Look).WithName("bench").WithSummary("The steps of the agreed plan, the tray, how it is worked.").ProducesProblem(StatusCodes.Status404NotFound);
         bench.MapPut("/setup", SetUp).WithName("setUpBench").WithSummary("With which tools it is worked, and how its fitter does what others do differently.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        bench.MapPut("/hands", SetHands).WithName("setHands").WithSummary("How the fitter at work holds and turns; asked once of each.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
         bench.MapPut("/joints", Found).WithName("foundJoints").WithSummary("What holds a group of joints, as a look showed or a gauge told.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         bench.MapPut("/came", Came).WithName("cameAs").WithSummary("What is on the watch now, and how it is held.")
@@ -66,6 +68,14 @@ internal static partial class BenchEndpoints
         return Kept(work, id);
     }
 
+    private static BenchSheet SetHands(long id, GripWire hands, ShopFile shop)
+    {
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        BenchSetups.Set(work, Hand.AtWork?.By ?? file.Job.TakenInBy, new Hands(hands.Grip, hands.LeftHanded));
+        return Kept(work, id);
+    }
+
     private static BenchSheet Found(long id, LookWire seen, ShopFile shop)
     {
         var look = seen.Read();
@@ -73,7 +83,7 @@ internal static partial class BenchEndpoints
         var file = JobFile.Read(work, id);
         file.MustNotBeReferred();
         file.MustBeOpen();
-        if (file.Band?.Links is null)
+        if (file.Band?.Links is null && seen.Group != JointGroup.Lugs)
             throw RefusedException.Conflict("Only a link bracelet has such joints.");
         JointLooks.Set(work, id, seen.Group, look);
         BenchChange.Again(work, id);

@@ -23,9 +23,11 @@ internal static class BenchFactsOf
         var came = file.Came;
         var work = file.BandWork();
         var other = Other(file, came);
-        return new BenchFacts(attachment, came, WithSpares(file, band), stock.Name, stock.OwnerClientId is null ? Owner.Shop : Owner.Client, file.BenchFile.Setup ?? new BenchSetup())
+        return new BenchFacts(attachment, came, WithSpares(file, band), stock.Name, stock.OwnerClientId is null ? Owner.Shop : Owner.Client, file.BenchFile.Setup)
         {
             Looks = Looks(file, band),
+            Wall = file.BenchFile.Wall,
+            Hands = file.BenchFile.Hands,
             Marks = file.Marks,
             Plan = file.Plan?.Arrangement,
             Holed = file.Holed,

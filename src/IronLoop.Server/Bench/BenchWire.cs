@@ -2,6 +2,7 @@ using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Joints;
 using IronLoop.Core.Measuring;
+using IronLoop.Core.Tools;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Rack;
 using IronLoop.Storage;
@@ -29,14 +30,23 @@ internal sealed record PlaceWire(Side? Side, IReadOnlyList<int> Joints, IReadOnl
 /// <param name="Minutes">What it takes here.</param>
 /// <param name="Skipped">Why it was left out; null when it was not.</param>
 /// <param name="Waits">Why it has to wait, such as a part that is lost.</param>
+/// <param name="How">How the hands go; empty where there is nothing to say.</param>
+/// <param name="Wants">Tools that would fit, where none on the wall does.</param>
 internal sealed record StepWire(
     string Key, StepRow Row, int Round, string Says, bool Caution, IReadOnlyList<ToldAct> Acts, string Tool, string? Direction, string? FallsOut, string? Beware,
-    PlaceWire? Where, double Minutes, bool Done, bool Next, bool MayBeSkipped, string? Skipped, string? Waits);
+    PlaceWire? Where, double Minutes, bool Done, bool Next, bool MayBeSkipped, string? Skipped, string? Waits, string How, IReadOnlyList<WantedToolWire> Wants);
+
+/// <summary>A tool that would fit, where none on the wall does.</summary>
+internal sealed record WantedToolWire(ToolKind Kind, string Name, string Across, string Width, string Says)
+{
+    public static WantedToolWire Of(WallTool tool) => new(tool.Kind, tool.Name, tool.Across?.ToString() ?? "", tool.Width?.ToString() ?? "", tool.Says);
+}
 
 /// <summary>What was done under a version before.</summary>
 internal sealed record EarlierWire(StepRow Row, string Says, string? Skipped);
 
 /// <summary>How a job is worked at the bench.</summary>
+/// <param name="ToolsIn">The tools pins go in with, where that is another family.</param>
 /// <param name="Runs">Where a run of links leaves.</param>
 /// <param name="OneByOne">Whether a run is taken apart.</param>
 /// <param name="PartedToLieFlat">Whether the band is parted at the micro-adjust to lie flat.</param>
@@ -45,13 +55,14 @@ internal sealed record EarlierWire(StepRow Row, string Says, string? Skipped);
 /// <param name="BendsBars">Whether a straight bar is bent where a curved one is wanted.</param>
 internal sealed record SetupWire(
     ToolFamily Tools, Insertion Insertion, MicroSchool Micro, RunSchool Runs = RunSchool.InsideTheLinks, bool OneByOne = false, bool PartedToLieFlat = false,
-    TryOnSchool TryOn = TryOnSchool.BetweenTheSides, bool HeadOff = false, bool BendsBars = false)
+    TryOnSchool TryOn = TryOnSchool.BetweenTheSides, bool HeadOff = false, bool BendsBars = false, ToolFamily? ToolsIn = null)
 {
     public static SetupWire Of(BenchSetup setup) => new(
-        setup.Tools, setup.Insertion, setup.Micro, setup.Runs, setup.OneByOne, setup.PartedToLieFlat, setup.TryOn, setup.HeadOff, setup.BendsBars);
+        setup.Tools, setup.Insertion, setup.Micro, setup.Runs, setup.OneByOne, setup.PartedToLieFlat, setup.TryOn, setup.HeadOff, setup.BendsBars, setup.ToolsIn);
 
     public BenchSetup Read() => new(Tools, Insertion, Micro)
     {
+        ToolsIn = ToolsIn == Tools ? null : ToolsIn,
         Runs = Runs,
         OneByOne = OneByOne,
         PartedToLieFlat = PartedToLieFlat,
@@ -60,6 +71,11 @@ internal sealed record SetupWire(
         BendsBars = BendsBars,
     };
 }
+
+/// <summary>How the fitter at work holds and turns.</summary>
+/// <param name="Grip">How the watch is held.</param>
+/// <param name="LeftHanded">Whether the tool is in the left hand.</param>
+internal sealed record GripWire(Grip Grip, bool LeftHanded = false);
 
 /// <summary>What holds a group of joints; lengths as typed.</summary>
 /// <param name="Group">The group.</param>
@@ -134,7 +150,7 @@ internal sealed record ClosesWire(string Place, int Count, int Planned, bool Has
 /// <param name="Foretold">What should be felt, when the next step is a try-on.</param>
 /// <param name="Closes">What it is closed in; null for a bracelet.</param>
 internal sealed record BenchSheet(
-    ToldStand? From, ToldStand? To, SetupWire Setup, CameWire Came, bool HasLinks, IReadOnlyList<LookWire> Joints, IReadOnlyList<JointGroup> Asks, IReadOnlyList<FastenerWire> Fasteners, int Round,
+    ToldStand? From, ToldStand? To, SetupWire Setup, GripWire Hands, CameWire Came, bool HasLinks, IReadOnlyList<LookWire> Joints, IReadOnlyList<JointGroup> Asks, IReadOnlyList<FastenerWire> Fasteners, int Round,
     IReadOnlyList<EarlierWire> Earlier, IReadOnlyList<StepWire> Steps, double MinutesLeft, IReadOnlyList<TrayLineWire> Tray, BenchConsentWire? Consent, string? Trouble,
     string? Foretold, ClosesWire? Closes)
 {
@@ -147,15 +163,16 @@ internal sealed record BenchSheet(
         double Took(StepRow row) => minutes.TryGetValue(row, out var here) ? here : BenchStep.UsualMinutes(row);
         double Takes(BenchStep step) => step.Row != StepRow.Prepare && minutes.TryGetValue(step.Row, out var here) ? here : step.Minutes;
         var steps = bench.Done.Select(d => new StepWire(
-                d.Key, d.Row, d.Round, d.Says, d.Acts!.Count == 0, [.. d.Acts.Select(ToldAct.Tell)], "", null, null, null, null, Took(d.Row), true, false, false, d.Skipped, null))
+                d.Key, d.Row, d.Round, d.Says, d.Acts!.Count == 0, [.. d.Acts.Select(ToldAct.Tell)], "", null, null, null, null, Took(d.Row), true, false, false, d.Skipped, null, "", []))
             .Concat(bench.Left.Select((s, i) => new StepWire(
                 s.Key, s.Row, s.Round, s.Says, s.IsWord, [.. s.Acts.Select(ToldAct.Tell)], s.Tool, s.Direction, s.FallsOut, s.Caution, PlaceWire.Of(s.Where), Takes(s),
-                false, i == 0, s.MayBeSkipped, null, s.Waits)))
+                false, i == 0, s.MayBeSkipped, null, s.Waits, s.How, [.. s.Wants.Select(WantedToolWire.Of)])))
             .ToList();
         return new BenchSheet(
             bench.Plan is null ? null : ToldStand.Tell(bench.Plan.From),
             bench.Plan is null ? null : ToldStand.Tell(bench.Plan.To),
-            SetupWire.Of(file.BenchFile.Setup ?? new BenchSetup()),
+            SetupWire.Of(file.BenchFile.Setup),
+            new GripWire(file.BenchFile.Hands.Grip, file.BenchFile.Hands.LeftHanded),
             new CameWire(file.Came.On, file.Came.Held, file.Came.IsWanted, file.BenchFile.Came is not null),
             file.Band?.Links is not null,
             bench.Facts is { Band.Links: not null } facts ? [.. OfABracelet.Select(g => LookWire.Of(g, facts.Look(g)))] : [],

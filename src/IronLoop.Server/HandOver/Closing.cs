@@ -15,7 +15,7 @@ namespace IronLoop.Server.HandOver;
 internal static class Closing
 {
     /// <summary>What the bag must hold: everything that was put into it, by the band it fits.</summary>
-    public static IReadOnlyList<BagLine> Bag(JobFile file) => file.Bench.Now is { } now ? TrayLine.In(now.Stand, Place.Bag) : [];
+    public static IReadOnlyList<BagLine> Bag(JobFile file) => file.Bench is { Plan: { } plan, Now: { } now } ? TrayLine.In(plan.From, now.Stand, Place.Bag) : [];
 
     /// <summary>What the owner is told, once a plan is agreed.</summary>
     public static IReadOnlyList<string> AdviceFor(JobFile file, IReadOnlyList<BagLine> bag) =>

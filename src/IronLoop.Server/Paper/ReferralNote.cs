@@ -23,7 +23,7 @@ internal static class ReferralNote
         sheet.Part("On arrival", file.BenchFile.Condition.Count == 0 ? "Nothing was noted." : string.Join("; ", file.BenchFile.Condition) + ".");
         var done = file.BenchFile.Done.Where(d => d.Skipped is null).Select(d => d.Says).ToList();
         sheet.Part("Done so far", done.Count == 0 ? "Nothing was opened yet." : done[^1] + (done.Count > 1 ? $" ({done.Count} steps in all.)" : ""));
-        var tray = file.Bench.Now is { } now ? TrayLine.In(now.Stand, Place.Tray) : [];
+        var tray = file.Bench is { Plan: { } plan, Now: { } now } ? TrayLine.In(plan.From, now.Stand, Place.Tray) : [];
         sheet.Part("Kept in our tray", tray.Count == 0 ? "Nothing." : string.Join(", ", tray.Select(l => $"{l.Count} {l.What}")) + ".");
         return sheet.Finish();
     }

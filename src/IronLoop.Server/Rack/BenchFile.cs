@@ -1,13 +1,14 @@
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
+using IronLoop.Core.Tools;
 using IronLoop.Core.Tray;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Rack;
 
 /// <summary>What is stored of a job's bench work.</summary>
-/// <param name="Setup">How it is worked; null where nothing was said.</param>
+/// <param name="Setup">How it is worked: as was said of the job, else as the house does.</param>
 /// <param name="Looks">What holds its joints, as far as somebody looked.</param>
 /// <param name="Came">How the watch came; null where nobody said.</param>
 /// <param name="Plan">What the work goes by, from the first step on.</param>
@@ -15,11 +16,17 @@ namespace IronLoop.Server.Rack;
 /// <param name="Own">The owner's own parts, as inspected.</param>
 /// <param name="Condition">Scratches and dents noted at take-in, in words.</param>
 internal sealed record BenchFile(
-    BenchSetup? Setup, IReadOnlyDictionary<JointGroup, JointLook> Looks, AsItCame? Came, StoredBench? Plan, IReadOnlyList<DoneRow> Done, IReadOnlyList<OwnPart> Own,
+    BenchSetup Setup, IReadOnlyDictionary<JointGroup, JointLook> Looks, AsItCame? Came, StoredBench? Plan, IReadOnlyList<DoneRow> Done, IReadOnlyList<OwnPart> Own,
     IReadOnlyList<string> Condition)
 {
     /// <summary>The sides whose bar was marked as missing at take-in.</summary>
     public IReadOnlySet<Side> MissingBars { get; init; } = new HashSet<Side>();
+
+    /// <summary>What hangs on the wall.</summary>
+    public ToolWall Wall { get; init; } = ToolWall.Usual;
+
+    /// <summary>How the fitter at work holds and turns.</summary>
+    public Hands Hands { get; init; } = new();
 
     /// <summary>What the last try-on found; null before there was one.</summary>
     public Felt? Tried { get; init; }
@@ -31,11 +38,13 @@ internal sealed record BenchFile(
     {
         var marks = TakeIns.MarksOf(work, job.Id);
         return new BenchFile(
-            BenchSetups.Of(work, job.Id), JointLooks.Of(work, job.Id), CameAs.Of(work, job.Id), BenchWork.Plan(work, job.Id), BenchWork.Done(work, job.Id), OwnParts.Of(work, job.Id),
+            BenchSetups.Of(work, job.Id) ?? BenchSetups.OfTheHouse(work), JointLooks.Of(work, job.Id), CameAs.Of(work, job.Id), BenchWork.Plan(work, job.Id), BenchWork.Done(work, job.Id), OwnParts.Of(work, job.Id),
             [.. marks.Select(m => $"{Words(m.Kind.ToString())} on the {Words(m.Place.ToString())}{(m.Note.Length > 0 ? $" ({m.Note})" : "")}")])
         {
             MissingBars = marks.Where(m => m.Kind == DamageKind.MissingBar).Select(m => SideOf(m.Place)).OfType<Side>().ToHashSet(),
             Tried = TriedOns.Last(work, job.Id),
+            Wall = ToolWalls.Of(work),
+            Hands = BenchSetups.HandsOf(work, Hand.AtWork?.By ?? job.TakenInBy),
             BandBefore = HandOvers.LeftWith(work, job.WatchId, job.TakenInAt) is { } left ? Bands.Find(work, left)?.Band : null,
         };
     }

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useEventListener, useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
-import { useBench, type BenchPlace } from '../../api/bench'
+import { useBench, type BenchPlace, type BenchSheet } from '../../api/bench'
 import { wholeOf } from '../../api/refused'
 import type { Job, LoopSheet } from '../../api/shop'
+import { useTools } from '../../api/tools'
 import PartTabs from '../../frame/PartTabs.vue'
 import ReferralForm from '../take-in/ReferralForm.vue'
 import CamePart from './CamePart.vue'
@@ -17,6 +18,7 @@ import TrayPart from './TrayPart.vue'
 const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
 const emit = defineEmits<{ mark: [place: BenchPlace | null] }>()
 const bench = useBench(() => props.job.id)
+const { add } = useTools()
 const sheet = computed(() => bench.sheet.data.value)
 const open = computed(() => props.job.closedAt === null && !props.job.referred)
 const next = computed(() => sheet.value?.steps.find((s) => s.next))
@@ -65,6 +67,10 @@ function skip(reason: string) {
   const step = next.value
   if (step) void act(() => bench.tick(step.key, true, reason))
 }
+function wish(tool: BenchSheet['steps'][number]['wants'][number]) {
+  const { kind, name, across, width } = tool
+  void act(() => add({ kind, name, across, width, spares: 0, wanted: true }))
+}
 function back() {
   const last = sheet.value?.steps.filter((s) => s.done).at(-1)
   if (last) void act(() => bench.tick(last.key, false))
@@ -109,6 +115,7 @@ onMounted(() => {
         @forward="forward"
         @back="back"
         @skip="skip"
+        @wish="wish"
       >
         <template #question>
           <CamePart v-if="sheet.asks.includes('lugs')" :job-id="job.id" :sheet="sheet" :open="open" />

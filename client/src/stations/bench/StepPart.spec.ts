@@ -20,6 +20,8 @@ const step = (key: string, changed: Partial<BenchStep> = {}): BenchStep =>
     skipped: null,
     mayBeSkipped: false,
     minutes: 2,
+    how: '',
+    wants: [],
     ...changed,
   }) as unknown as BenchStep
 const show = (steps: BenchStep[], changed: Partial<BenchSheet> = {}, open = true) =>
@@ -100,6 +102,20 @@ describe('the step at hand', () => {
       button(part, 'As planned')!.element.dispatchEvent(pressed)
       expect(pressed.defaultPrevented).toBe(true)
     }
+  })
+
+  it('tells how the hands go when asked, and a tool that is wanting can be put on the list', async () => {
+    const punch = { kind: 'punch', name: 'punch', across: '0.45 mm', width: '', says: 'punch 0.45' } as const
+    const part = show([step('a', { next: true, how: 'Arrow down.', wants: [punch] })])
+    expect(part.find('details').attributes('open')).toBeUndefined()
+    expect(part.find('details').text()).toContain('Arrow down.')
+    await button(part, 'Put punch 0.45 on the list')!.trigger('click')
+    expect(part.emitted('wish')).toEqual([[punch]])
+    expect(
+      show([step('a', { next: true })])
+        .find('details')
+        .exists(),
+    ).toBe(false)
   })
 
   it('has nothing to press in a job that is in the log', () =>

@@ -14,7 +14,12 @@ const props = defineProps<{
   /** A pedal or Space was pressed where an answer is wanted. */
   stopped?: boolean
 }>()
-const emit = defineEmits<{ forward: []; back: []; skip: [reason: string] }>()
+const emit = defineEmits<{
+  forward: []
+  back: []
+  skip: [reason: string]
+  wish: [tool: BenchSheet['steps'][number]['wants'][number]]
+}>()
 const steps = computed(() => props.sheet.steps)
 const next = computed(() => steps.value.find((s) => s.next))
 const at = computed(() => steps.value.findIndex((s) => s.next))
@@ -68,6 +73,13 @@ const isTryOn = computed(() => next.value?.row === 'tryOn')
         <dd>{{ next.fallsOut }}</dd>
       </template>
     </dl>
+    <p v-for="w in next.wants" :key="w.says">
+      <v-btn variant="outlined" size="small" @click="emit('wish', w)">Put {{ w.says }} on the list</v-btn>
+    </p>
+    <details v-if="next.how" class="hands">
+      <summary>How</summary>
+      <p>{{ next.how }}</p>
+    </details>
     <p v-if="next.beware" class="caution">{{ next.beware }}</p>
     <slot name="question" />
     <p v-if="next.waits" class="refused" data-testid="waits">{{ next.waits }}</p>
@@ -158,6 +170,13 @@ dd {
 .caution {
   padding-left: 10px;
   border-left: 3px solid currentColor;
+}
+.hands summary {
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
+  text-decoration: underline;
+  cursor: pointer;
 }
 .acts {
   display: flex;

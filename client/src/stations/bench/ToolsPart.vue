@@ -2,13 +2,20 @@
 import { ref } from 'vue'
 import { useBench, type BenchSheet } from '../../api/bench'
 import { wholeOf } from '../../api/refused'
+import { useTools } from '../../api/tools'
 import { useKept } from './kept'
 import { pedalKey } from './pedal'
-import { insertions, microSchools, runSchools, toolFamilies, tryOnSchools } from './words'
+import { grips, insertions, microSchools, runSchools, toolFamilies, tryOnSchools } from './words'
 
 const props = defineProps<{ jobId: number; sheet: BenchSheet; open: boolean }>()
-const { setUp } = useBench(() => props.jobId)
+const { setUp, setHands } = useBench(() => props.jobId)
+const { settle } = useTools()
 const { typed, error, keep } = useKept(() => props.sheet.setup, setUp)
+const { typed: hands, keep: keepHands } = useKept(() => props.sheet.hands, setHands)
+const { error: notSettled, keep: settleIt } = useKept(
+  () => props.sheet.setup,
+  () => settle({ ...typed }),
+)
 const listening = ref(false)
 function take(event: KeyboardEvent) {
   if (event.key === 'Tab') return
@@ -25,6 +32,12 @@ function take(event: KeyboardEvent) {
       <div class="row">
         <select v-model="typed.tools" class="plain-field" name="tools" aria-label="Tools">
           <option v-for="t in toolFamilies" :key="t.value" :value="t.value">{{ t.title }}</option>
+        </select>
+        <select v-model="typed.toolsIn" class="plain-field" name="toolsIn" aria-label="Tools for putting in">
+          <option :value="null">In with the same</option>
+          <option v-for="t in toolFamilies" :key="t.value" :value="t.value">
+            In: {{ t.title.toLowerCase() }}
+          </option>
         </select>
         <select v-model="typed.insertion" class="plain-field" name="insertion" aria-label="Pins back">
           <option v-for="t in insertions" :key="t.value" :value="t.value">{{ t.title }}</option>
@@ -55,8 +68,31 @@ function take(event: KeyboardEvent) {
         <input v-model="typed.bendsBars" type="checkbox" name="bendsBars" />
         <span>A straight bar is bent where a curved one is wanted</span>
       </label>
-      <p v-if="wholeOf(error)" class="refused" role="alert">{{ wholeOf(error) }}</p>
-      <v-btn v-if="open" type="submit" variant="outlined">Work it like this</v-btn>
+      <p v-if="wholeOf(error) ?? wholeOf(notSettled)" class="refused" role="alert">
+        {{ wholeOf(error) ?? wholeOf(notSettled) }}
+      </p>
+      <div v-if="open" class="row">
+        <v-btn type="submit" variant="outlined">Work it like this</v-btn>
+        <v-btn variant="text" @click="settleIt">This is how the house works</v-btn>
+      </div>
+    </fieldset>
+    <fieldset class="hands">
+      <legend>The fitter’s hands</legend>
+      <div class="row">
+        <select
+          v-model="hands.grip"
+          class="plain-field"
+          name="grip"
+          aria-label="How the watch is held"
+          @change="keepHands"
+        >
+          <option v-for="g in grips" :key="g.value" :value="g.value">{{ g.title }}</option>
+        </select>
+        <label class="choice">
+          <input v-model="hands.leftHanded" type="checkbox" name="leftHanded" @change="keepHands" />
+          <span>left-handed</span>
+        </label>
+      </div>
     </fieldset>
     <p class="pedal">
       Forward: Space, or a foot pedal that types <kbd>{{ pedalKey }}</kbd>.

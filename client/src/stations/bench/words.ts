@@ -1,5 +1,6 @@
 import type {
   BenchSetup,
+  BenchSheet,
   BenchStep,
   HeldBy,
   JointGroup,
@@ -84,6 +85,11 @@ export const toolFamilies: { value: BenchSetup['tools']; title: string }[] = [
   { value: 'blockAndHammer', title: 'Block, punch and soft hammer' },
   { value: 'handPusher', title: 'Hand pusher' },
   { value: 'screwPress', title: 'Screw press' },
+]
+
+export const grips: { value: BenchSheet['hands']['grip']; title: string }[] = [
+  { value: 'onTheMat', title: 'On the mat' },
+  { value: 'inTheHand', title: 'In the hand, its back toward you' },
 ]
 
 export const insertions: { value: BenchSetup['insertion']; title: string }[] = [
