@@ -222,6 +222,7 @@ bench.MapVariants();
 bench.MapStraps();
 bench.MapBench();
 bench.MapTools();
+bench.MapNotes();
 // The house.
 var house = app.ChangesNeed(Role.Lead);
 house.MapHands();

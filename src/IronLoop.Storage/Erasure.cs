@@ -20,6 +20,9 @@ public static class Erasure
         foreach (var (job, said) in jobs)
         {
             photos.AddRange(work.Query("SELECT id FROM photo WHERE job_id = $job", row => row.Number("id"), ("$job", job)));
+            string[] noted = [.. StepNotes.Of(work, job).SelectMany(n => (string[])[n.Text, n.Answer])];
+            work.Execute("DELETE FROM step_note WHERE job_id = $job", ("$job", job));
+            work.Execute("DELETE FROM tried_on WHERE job_id = $job", ("$job", job));
             work.Execute("DELETE FROM photo WHERE job_id = $job", ("$job", job));
             work.Execute("DELETE FROM reading WHERE job_id = $job AND figure IN ('Wrist', 'WristWidth', 'WristDepth')", ("$job", job));
             work.Execute("DELETE FROM try_on WHERE job_id = $job", ("$job", job));
@@ -34,7 +37,7 @@ public static class Erasure
             work.Execute("UPDATE consent SET signed_by = 'erased', signature = '' WHERE job_id = $job", ("$job", job));
             work.Execute("UPDATE condition_mark SET note = '' WHERE job_id = $job", ("$job", job));
             foreach (var entry in work.Query("SELECT id, words FROM log_entry WHERE job_id = $job", row => (Id: row.Number("id"), Words: row.Text("words")), ("$job", job)))
-                work.Execute("UPDATE log_entry SET words = $words WHERE id = $id", ("$id", entry.Id), ("$words", Without(entry.Words, name, said)));
+                work.Execute("UPDATE log_entry SET words = $words WHERE id = $id", ("$id", entry.Id), ("$words", Without(entry.Words, name, [.. said, .. noted])));
             work.Execute("UPDATE bench_step SET skipped = 'erased' WHERE job_id = $job AND skipped IS NOT NULL", ("$job", job));
             work.Execute("UPDATE bench_step SET says = '' WHERE job_id = $job AND row = 'Tray'", ("$job", job));
         }

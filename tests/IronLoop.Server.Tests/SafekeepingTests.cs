@@ -96,7 +96,8 @@ public sealed class SafekeepingTests : IDisposable
         (await _shop.Get("/api/log?client=osk"))["visits"]!.AsArray().ShouldBeEmpty();
         (await _shop.Get($"/api/clients/{client}"))["name"]!.GetValue<string>().ShouldBe("Erased client");
         File.Exists(PhotoFolder.Beside(_shop.File).FileOf(photo)).ShouldBeFalse();
-        foreach (var file in Directory.GetFiles(_shop.Folder, "iron-loop.db*"))
+        // What is shared in memory beside the file holds no rows, and comes and goes.
+        foreach (var file in Directory.GetFiles(_shop.Folder, "iron-loop.db*").Where(f => !f.EndsWith("-shm", StringComparison.Ordinal)))
             System.Text.Encoding.UTF8.GetString(File.ReadAllBytes(file)).ShouldNotContain("Osk Brandel");
         // The others are as they were.
         (await _shop.Get("/api/log?client=runa"))["visits"]!.AsArray().Count.ShouldBe(5);

@@ -17,6 +17,7 @@ export type Came = Schemas['CameWire']
 export type OnTheWatch = Schemas['OnTheWatch']
 export type HeldBy = Schemas['HeldBy']
 export type Tried = Schemas['TriedSheet']
+export type Note = Schemas['NoteWire']
 export type Closes = NonNullable<BenchSheet['closes']>
 export type EaseFelt = NonNullable<Schemas['TriedWire']['ease']>
 
@@ -45,6 +46,17 @@ export function useBench(jobId: MaybeRefOrGetter<number>) {
     }),
     setUp: (body: BenchSetup) =>
       changed(answered(api.PUT('/api/jobs/{id}/bench/setup', { ...path(), body }))),
+    note: (body: Schemas['NewNoteWire']) =>
+      changed(answered(api.POST('/api/jobs/{id}/bench/notes', { ...path(), body }))),
+    answer: (note: number, answer: string) =>
+      changed(
+        answered(
+          api.PUT('/api/jobs/{id}/bench/notes/{note}', {
+            params: { path: { id: id.value, note } },
+            body: { answer },
+          }),
+        ),
+      ),
     setHands: (body: BenchSheet['hands']) =>
       changed(answered(api.PUT('/api/jobs/{id}/bench/hands', { ...path(), body }))),
     found: (body: JointLook) =>

@@ -1653,6 +1653,40 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/jobs/{id}/bench/notes': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** A note at the step that is next. */
+    post: operations['noteAtStep']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/bench/notes/{note}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Answers a note that was not settled. */
+    put: operations['answerNote']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/hands': {
     parameters: {
       query?: never
@@ -1953,6 +1987,9 @@ export interface components {
       /** Format: int32 */
       linksMoved: number
     }
+    AnswerWire: {
+      answer: string
+    }
     AskQuoteWire: {
       supplier: string
     }
@@ -2104,6 +2141,8 @@ export interface components {
       trouble: null | string
       foretold: null | string
       closes: null | components['schemas']['ClosesWire']
+      notes: components['schemas']['NoteWire'][]
+      former: components['schemas']['NoteWire'][]
     }
     BraceletSheet: {
       twelve: string
@@ -3207,6 +3246,13 @@ export interface components {
       kind: components['schemas']['DamageKind']
       note?: null | string
     }
+    NewNoteWire: {
+      note: string
+      /** @default true */
+      settled: boolean
+      /** Format: int64 */
+      photoId?: null | number
+    }
     NewOrderLineWire: {
       /** Format: int64 */
       partId: number
@@ -3239,6 +3285,20 @@ export interface components {
       spares: number
       /** @default false */
       wanted: boolean
+    }
+    NoteWire: {
+      /** Format: int64 */
+      id: number
+      /** Format: int64 */
+      jobId: number
+      step: string
+      note: string
+      open: boolean
+      answer: string
+      photoHref: null | string
+      /** Format: date-time */
+      at: string
+      by: string
     }
     ObservationWire: {
       /** Format: int64 */
@@ -8598,6 +8658,113 @@ export interface operations {
         }
         content: {
           'application/json': components['schemas']['TriedSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  noteAtStep: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewNoteWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['BenchSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  answerNote: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+        note: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['AnswerWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['BenchSheet']
         }
       }
       /** @description Bad Request */

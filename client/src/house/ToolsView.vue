@@ -140,7 +140,7 @@ const spare = (tool: Tool, by: number) =>
     </section>
     <div class="wall">
       <section v-for="k in groups" :key="k.value" :data-kind="k.value">
-        <h2>{{ k.title }}</h2>
+        <h2>{{ k.title }} <span class="quiet">and spares</span></h2>
         <ul>
           <li v-for="t in k.tools" :key="t.id">
             <span class="name">{{ t.says }}</span>

@@ -140,6 +140,9 @@ internal static partial class BenchEndpoints
         if (bench.Now is { } stands)
             Fetch(work, file, Used.Fetched(stands.Stand, step.Acts));
         BenchWork.Do(work, id, step, skipped.Length > 0 ? skipped : null, now, file.Job.TakenInBy, Seconds(file, now));
+        // A check that is not settled is a note that wants its answer.
+        if (step.Row == StepRow.Check && skipped.Length > 0)
+            StepNotes.Add(work, id, NoteEndpoints.FirstOf(step.Says), skipped, isSettled: false, null, now, file.Job.TakenInBy);
         if (step.Row == StepRow.TryOn)
             AtTheWrist.Note(work, file, step, skipped);
         file = JobFile.Read(work, id);

@@ -149,10 +149,12 @@ internal sealed record ClosesWire(string Place, int Count, int Planned, bool Has
 /// <param name="Trouble">Why there is no list of steps, though a plan is agreed.</param>
 /// <param name="Foretold">What should be felt, when the next step is a try-on.</param>
 /// <param name="Closes">What it is closed in; null for a bracelet.</param>
+/// <param name="Notes">What was noted at its steps.</param>
+/// <param name="Former">What was noted at former visits of this watch, the newest first.</param>
 internal sealed record BenchSheet(
     ToldStand? From, ToldStand? To, SetupWire Setup, GripWire Hands, CameWire Came, bool HasLinks, IReadOnlyList<LookWire> Joints, IReadOnlyList<JointGroup> Asks, IReadOnlyList<FastenerWire> Fasteners, int Round,
     IReadOnlyList<EarlierWire> Earlier, IReadOnlyList<StepWire> Steps, double MinutesLeft, IReadOnlyList<TrayLineWire> Tray, BenchConsentWire? Consent, string? Trouble,
-    string? Foretold, ClosesWire? Closes)
+    string? Foretold, ClosesWire? Closes, IReadOnlyList<NoteWire> Notes, IReadOnlyList<NoteWire> Former)
 {
     private static readonly JointGroup[] OfABracelet = [JointGroup.Links, JointGroup.ClaspTwelve, JointGroup.ClaspSix];
 
@@ -183,7 +185,8 @@ internal sealed record BenchSheet(
             steps,
             Math.Round(steps.Where(s => !s.Done).Sum(s => s.Minutes), 1),
             Lines(bench),
-            ConsentOf(work, file), bench.Trouble, AtTheWrist.Foretold(file), ClosesWire.Of(file));
+            ConsentOf(work, file), bench.Trouble, AtTheWrist.Foretold(file), ClosesWire.Of(file),
+            [.. StepNotes.Of(work, file.Job.Id).Select(NoteWire.Of)], [.. StepNotes.Before(work, file.Job.WatchId, file.Job.Id).Select(NoteWire.Of)]);
     }
 
     /// <summary>The groups that the next step asks to be looked at.</summary>

@@ -35,6 +35,8 @@ namespace IronLoop.Server.Contract;
 [JsonSerializable(typeof(BeginImport))]
 [JsonSerializable(typeof(BenchSheet))]
 [JsonSerializable(typeof(GripWire))]
+[JsonSerializable(typeof(NewNoteWire))]
+[JsonSerializable(typeof(AnswerWire))]
 [JsonSerializable(typeof(List<ToolWire>))]
 [JsonSerializable(typeof(NewToolWire))]
 [JsonSerializable(typeof(ToolChangeWire))]

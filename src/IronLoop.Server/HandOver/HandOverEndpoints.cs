@@ -136,6 +136,8 @@ internal static class HandOverEndpoints
         if (file.Bench.Now is { } now && note.Length == 0)
             foreach (var lost in now.Stand.Things.Where(t => t.Place == Place.Lost && !now.Stand.Things.Any(o => o.Instead == t.Id && o.Place != Place.Drawer)).GroupBy(t => t.Plural))
                 refusals.Add("$.note", $"{lost.Key}: {lost.Count()} lost and not replaced; say in the note what the owner is told.");
+        foreach (var open in StepNotes.Of(work, file.Job.Id).Where(n => n.IsOpen))
+            refusals.Add("$.notes", $"Not settled: {open.Text}. Answer it first.");
         if (counted.GoesBack == HowItGoesBack.Posted)
             foreach (var line in Closing.Packed(work, file, expected).Except(counted.Packed ?? [], StringComparer.Ordinal))
                 refusals.Add("$.packed", $"Not packed yet: {line}.");

@@ -10,6 +10,7 @@ import ReferralForm from '../take-in/ReferralForm.vue'
 import CamePart from './CamePart.vue'
 import JointsPart from './JointsPart.vue'
 import { isAnswer, isForward, pedalKey } from './pedal'
+import NotesPart from './NotesPart.vue'
 import StepPart from './StepPart.vue'
 import StepsPart from './StepsPart.vue'
 import ToolsPart from './ToolsPart.vue'
@@ -122,6 +123,7 @@ onMounted(() => {
           <JointsPart :job-id="job.id" :sheet="sheet" :groups="sheet.asks" :open="open" />
         </template>
       </StepPart>
+      <NotesPart :job-id="job.id" :notes="sheet.notes" :open="open" adds title="Noted" />
     </template>
     <StepsPart v-else-if="part === 'steps'" :sheet="sheet" />
     <TrayPart v-else-if="part === 'tray'" :job-id="job.id" :sheet="sheet" :open="open" />

@@ -5,12 +5,15 @@ import { useHandOverSheet, useJob, type Job, type LoopSheet } from '../../api/sh
 import { saidOf, wholeOf } from '../../api/refused'
 import PartTabs from '../../frame/PartTabs.vue'
 import { asDay } from '../../frame/days'
+import { useBench } from '../../api/bench'
+import NotesPart from '../bench/NotesPart.vue'
 import AgainPart from './AgainPart.vue'
 import PaperPart from './PaperPart.vue'
 
 const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
 const { handOver } = useJob(() => props.job.id)
 const { data: sheet } = useHandOverSheet(() => props.job.id)
+const { sheet: bench } = useBench(() => props.job.id)
 
 type Part = 'done' | 'back' | 'paper' | 'again'
 const part = ref<Part>('done')
@@ -73,85 +76,96 @@ function close() {
       </p>
     </template>
 
-    <form v-else-if="part === 'back'" @submit.prevent="close">
-      <h2>The owner’s bag</h2>
-      <p v-if="sheet.bag.length === 0">Nothing came out; the bag stays empty.</p>
-      <table v-else>
-        <tbody>
-          <tr v-for="line in sheet.bag" :key="line.what">
-            <td class="figure">{{ line.count }}</td>
-            <td>{{ line.what }}</td>
-            <td v-if="sheet.ready">
-              <input
-                v-model="counts[line.what]"
-                class="plain-field"
-                type="number"
-                min="0"
-                placeholder="counted"
-                :aria-label="`${line.what}, counted`"
-                :name="`count ${line.what}`"
-                autocomplete="off"
-              />
-            </td>
-          </tr>
-        </tbody>
-      </table>
-      <template v-if="sheet.ready">
-        <div class="ways" role="radiogroup" aria-label="How it goes back">
-          <label><input v-model="goesBack" type="radio" name="goesBack" value="collected" /> Collected</label>
-          <label><input v-model="goesBack" type="radio" name="goesBack" value="posted" /> Posted</label>
-        </div>
-        <fieldset v-if="goesBack === 'posted'">
-          <legend>Packed</legend>
-          <label v-for="line in sheet.packed" :key="line">
-            <input v-model="packed[line]" type="checkbox" :name="`packed ${line}`" /> {{ line }}
-          </label>
-          <p v-for="e in saidOf(handOver.error.value, '$.packed')" :key="e" class="refused">{{ e }}</p>
-        </fieldset>
-        <div class="row">
-          <v-text-field
-            v-model="form.price"
-            density="compact"
-            label="Price"
-            name="price"
-            inputmode="decimal"
-            :error-messages="saidOf(handOver.error.value, '$.price')"
-          />
-          <v-text-field
-            v-model="form.observeOn"
-            density="compact"
-            type="date"
-            label="Asked after on"
-            name="observeOn"
-            :error-messages="saidOf(handOver.error.value, '$.observeOn')"
-          />
-          <v-text-field
-            v-model="form.observeFor"
-            density="compact"
-            label="what is watched"
-            name="observeFor"
-            :error-messages="saidOf(handOver.error.value, '$.observeFor')"
-          />
-        </div>
-        <div class="row end">
-          <v-text-field
-            v-model="form.note"
-            density="compact"
-            label="Note: what is not settled"
-            name="note"
-            :error-messages="saidOf(handOver.error.value, '$.note')"
-          />
-          <ByField
-            v-model="form.by"
-            density="compact"
-            label="Fitter’s initials"
-            :errors="saidOf(handOver.error.value, '$.by')"
-          />
-        </div>
-        <v-btn color="primary" type="submit" :loading="handOver.isPending.value">Close the job</v-btn>
-      </template>
-      <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
-    </form>
+    <template v-else-if="part === 'back'">
+      <NotesPart
+        :job-id="job.id"
+        :notes="bench.data.value?.notes.filter((n) => n.open) ?? []"
+        :open="job.closedAt === null"
+        title="Not settled yet"
+      />
+      <p v-for="e in saidOf(handOver.error.value, '$.notes')" :key="e" class="refused">{{ e }}</p>
+      <form @submit.prevent="close">
+        <h2>The owner’s bag</h2>
+        <p v-if="sheet.bag.length === 0">Nothing came out; the bag stays empty.</p>
+        <table v-else>
+          <tbody>
+            <tr v-for="line in sheet.bag" :key="line.what">
+              <td class="figure">{{ line.count }}</td>
+              <td>{{ line.what }}</td>
+              <td v-if="sheet.ready">
+                <input
+                  v-model="counts[line.what]"
+                  class="plain-field"
+                  type="number"
+                  min="0"
+                  placeholder="counted"
+                  :aria-label="`${line.what}, counted`"
+                  :name="`count ${line.what}`"
+                  autocomplete="off"
+                />
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <template v-if="sheet.ready">
+          <div class="ways" role="radiogroup" aria-label="How it goes back">
+            <label
+              ><input v-model="goesBack" type="radio" name="goesBack" value="collected" /> Collected</label
+            >
+            <label><input v-model="goesBack" type="radio" name="goesBack" value="posted" /> Posted</label>
+          </div>
+          <fieldset v-if="goesBack === 'posted'">
+            <legend>Packed</legend>
+            <label v-for="line in sheet.packed" :key="line">
+              <input v-model="packed[line]" type="checkbox" :name="`packed ${line}`" /> {{ line }}
+            </label>
+            <p v-for="e in saidOf(handOver.error.value, '$.packed')" :key="e" class="refused">{{ e }}</p>
+          </fieldset>
+          <div class="row">
+            <v-text-field
+              v-model="form.price"
+              density="compact"
+              label="Price"
+              name="price"
+              inputmode="decimal"
+              :error-messages="saidOf(handOver.error.value, '$.price')"
+            />
+            <v-text-field
+              v-model="form.observeOn"
+              density="compact"
+              type="date"
+              label="Asked after on"
+              name="observeOn"
+              :error-messages="saidOf(handOver.error.value, '$.observeOn')"
+            />
+            <v-text-field
+              v-model="form.observeFor"
+              density="compact"
+              label="what is watched"
+              name="observeFor"
+              :error-messages="saidOf(handOver.error.value, '$.observeFor')"
+            />
+          </div>
+          <div class="row end">
+            <v-text-field
+              v-model="form.note"
+              density="compact"
+              label="Note: what is not settled"
+              name="note"
+              :error-messages="saidOf(handOver.error.value, '$.note')"
+            />
+            <ByField
+              v-model="form.by"
+              density="compact"
+              label="Fitter’s initials"
+              :errors="saidOf(handOver.error.value, '$.by')"
+            />
+          </div>
+          <v-btn color="primary" type="submit" :loading="handOver.isPending.value">Close the job</v-btn>
+        </template>
+        <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
+      </form>
+    </template>
 
     <PaperPart v-else-if="part === 'paper'" :job="job" />
     <AgainPart v-else :job="job" :sheet="sheet" />

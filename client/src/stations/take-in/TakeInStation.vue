@@ -4,6 +4,7 @@ import { useJob, type Job, type LoopSheet, type TakeIn } from '../../api/shop'
 import { asMoment } from '../../frame/days'
 import { useBench } from '../../api/bench'
 import CamePart from '../bench/CamePart.vue'
+import NotesPart from '../bench/NotesPart.vue'
 import CameWithList from './CameWithList.vue'
 import ReferralForm from './ReferralForm.vue'
 import TakeInForm from './TakeInForm.vue'
@@ -39,6 +40,13 @@ const start = computed<TakeIn>(() => ({
     :job-id="job.id"
     :sheet="bench.data.value"
     :open="job.closedAt === null"
+  />
+  <NotesPart
+    v-if="bench.data.value"
+    :job-id="job.id"
+    :notes="bench.data.value.former"
+    :open="false"
+    title="Noted at former visits"
   />
   <hr class="hairline" />
   <CameWithList :job="job" />
