@@ -26,7 +26,7 @@ public sealed class HandOverTests : IDisposable
     public void A_posted_watch_is_packed_and_the_owner_who_comes_back_is_sized_up_from_the_bag()
     {
         _screen.Go("/jobs/3/hand-over");
-        _screen.UntilSays("Move the small bar in the clasp");
+        _screen.UntilSays("Come by and we move the clasp’s bar");
         _screen.Press("Bag");
         Count();
         _screen.Find("input[name=goesBack][value=posted]").Click();

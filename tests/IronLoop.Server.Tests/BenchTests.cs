@@ -191,6 +191,22 @@ public sealed class BenchTests : IDisposable
     }
 
     [Fact]
+    public async Task A_pin_that_comes_out_bent_is_replaced_and_said_at_the_hand_over()
+    {
+        var job = await OnTheBench("Sunniva Marl");
+        var bench = await Forward(job, "open");
+        bench["cameOut"]!.AsArray().ShouldBeEmpty("nothing is out yet");
+        bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true });
+        bench["cameOut"]!.AsArray().Select(c => c!.GetValue<string>()).ShouldBe(["link screws"]);
+        bench = await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "link screws", count = 1, act = "scrapped", why = "bent" });
+        bench["cameOut"]!.AsArray().ShouldBeEmpty("it is judged");
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "link screws", count = 1, act = "fromStock" });
+        await Forward(job);
+        Text(await _shop.Get($"/api/jobs/{job}/hand-over"), "done").ShouldContain("Replaced: 1 link screw.");
+        (await _shop.Get("/api/log?words=bent"))["visits"]!.AsArray().ShouldNotBeEmpty();
+    }
+
+    [Fact]
     public async Task Stock_moves_by_what_is_done_alone()
     {
         async Task<(int OnHand, int Free)> Bars()

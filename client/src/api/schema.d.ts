@@ -2143,6 +2143,9 @@ export interface components {
       closes: null | components['schemas']['ClosesWire']
       notes: components['schemas']['NoteWire'][]
       former: components['schemas']['NoteWire'][]
+      cameOut: string[]
+      /** Format: int32 */
+      onceIsEnough: null | number
     }
     BraceletSheet: {
       twelve: string

@@ -150,11 +150,13 @@ internal sealed record ClosesWire(string Place, int Count, int Planned, bool Has
 /// <param name="Foretold">What should be felt, when the next step is a try-on.</param>
 /// <param name="Closes">What it is closed in; null for a bracelet.</param>
 /// <param name="Notes">What was noted at its steps.</param>
+/// <param name="CameOut">What the last step took out of its joint and lies in the tray, as the tray names it: it is judged there and then.</param>
+/// <param name="OnceIsEnough">The first-time chance in percent, where it is so good that one try-on, at the end, will do; null where it is not offered.</param>
 /// <param name="Former">What was noted at former visits of this watch, the newest first.</param>
 internal sealed record BenchSheet(
     ToldStand? From, ToldStand? To, SetupWire Setup, GripWire Hands, CameWire Came, bool HasLinks, IReadOnlyList<LookWire> Joints, IReadOnlyList<JointGroup> Asks, IReadOnlyList<FastenerWire> Fasteners, int Round,
     IReadOnlyList<EarlierWire> Earlier, IReadOnlyList<StepWire> Steps, double MinutesLeft, IReadOnlyList<TrayLineWire> Tray, BenchConsentWire? Consent, string? Trouble,
-    string? Foretold, ClosesWire? Closes, IReadOnlyList<NoteWire> Notes, IReadOnlyList<NoteWire> Former)
+    string? Foretold, ClosesWire? Closes, IReadOnlyList<NoteWire> Notes, IReadOnlyList<NoteWire> Former, IReadOnlyList<string> CameOut, int? OnceIsEnough)
 {
     private static readonly JointGroup[] OfABracelet = [JointGroup.Links, JointGroup.ClaspTwelve, JointGroup.ClaspSix];
 
@@ -186,7 +188,7 @@ internal sealed record BenchSheet(
             Math.Round(steps.Where(s => !s.Done).Sum(s => s.Minutes), 1),
             Lines(bench),
             ConsentOf(work, file), bench.Trouble, AtTheWrist.Foretold(file), ClosesWire.Of(file),
-            [.. StepNotes.Of(work, file.Job.Id).Select(NoteWire.Of)], [.. StepNotes.Before(work, file.Job.WatchId, file.Job.Id).Select(NoteWire.Of)]);
+            [.. StepNotes.Of(work, file.Job.Id).Select(NoteWire.Of)], [.. StepNotes.Before(work, file.Job.WatchId, file.Job.Id).Select(NoteWire.Of)], CameOutOf(bench), OnceIsEnoughFor(file));
     }
 
     /// <summary>The groups that the next step asks to be looked at.</summary>
@@ -194,6 +196,17 @@ internal sealed record BenchSheet(
         bench is { Left: [{ Row: StepRow.Look } look, ..], Plan: { } plan }
             ? [.. look.Acts.OfType<Act.Look>().Select(l => JointNames.GroupOf(l.Joint)).Distinct()]
             : [];
+
+    /// <summary>Before the work begins, with a chance over 95 %, one try-on can be had instead of two.</summary>
+    private static int? OnceIsEnoughFor(JobFile file) =>
+        file.Bench is { IsBegun: false, Plan.Targets.Count: > 1 } && file.BenchFile.Setup.TryOn == TryOnSchool.BetweenTheSides && Loop.LoopSheet.Of(file).Figures is { ChancePercent: > 95 and var chance }
+            ? chance : null;
+
+    /// <summary>The small parts of the joint that the last step opened.</summary>
+    private static IReadOnlyList<string> CameOutOf(JobBench bench) => bench is { Done: [.., { Acts: { } acts, Skipped: null }], Plan: { } plan, Now: { } now }
+        ? [.. acts.OfType<Act.Open>().SelectMany(o => plan.From.Joint(o.Joint)?.Parts ?? []).Select(p => now.Stand.Find(p)).OfType<Thing>()
+            .Where(t => t is { Place: Place.Tray, IsPart: true } && t.Kind is not (ThingKind.SafetyFlap or ThingKind.Fastener)).Select(TrayLine.NameOf).Distinct()]
+        : [];
 
     private static IReadOnlyList<TrayLineWire> Lines(JobBench bench) => bench is { Plan: { } plan, Now: { } now }
         ? [.. TrayLine.Of(plan.From, now.Stand, plan.To).Select(l => new TrayLineWire(

@@ -1,4 +1,5 @@
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Joints;
 using IronLoop.Server.Rack;
 
 namespace IronLoop.Server.HandOver;
@@ -33,5 +34,9 @@ internal static class WhatWasDone
         return $"{string.Join(' ', did)}{Tried(file)}";
     }
 
-    private static string Tried(JobFile file) => file.BenchFile.Tried is { } felt ? $" {felt.Says(null)}" : "";
+    private static string Tried(JobFile file) => $"{Replaced(file)}{(file.BenchFile.Tried is { } felt ? $" {felt.Says(null)}" : "")}";
+
+    /// <summary>Parts that took the place of others, which were lost, bent or worn.</summary>
+    private static string Replaced(JobFile file) => file.Bench.Now?.Stand.Things.Where(t => t is { Instead: not null, Place: not Place.Drawer }).ToList() is { Count: > 0 } fresh
+        ? $" Replaced: {string.Join(", ", fresh.GroupBy(t => t.Like).Select(g => g.First().Count(g.Count())))}." : "";
 }

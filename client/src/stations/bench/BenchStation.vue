@@ -9,6 +9,7 @@ import PartTabs from '../../frame/PartTabs.vue'
 import ReferralForm from '../take-in/ReferralForm.vue'
 import CamePart from './CamePart.vue'
 import JointsPart from './JointsPart.vue'
+import JudgePart from './JudgePart.vue'
 import { isAnswer, isForward, pedalKey } from './pedal'
 import NotesPart from './NotesPart.vue'
 import StepPart from './StepPart.vue'
@@ -106,6 +107,17 @@ onMounted(() => {
     <PartTabs :parts="parts" label="The bench" :open="part" @open="part = $event" />
     <template v-if="part === 'step'">
       <p v-if="sheet.trouble" class="refused" role="alert">{{ sheet.trouble }}</p>
+      <p v-if="open && sheet.onceIsEnough" data-testid="once">
+        It will be right the first time with a chance of
+        <span class="figure">{{ sheet.onceIsEnough }} %</span>.
+        <v-btn
+          variant="outlined"
+          size="small"
+          :disabled="busy"
+          @click="act(() => bench.setUp({ ...sheet!.setup, tryOn: 'onceAtTheEnd' }))"
+          >Try it on once, at the end</v-btn
+        >
+      </p>
       <StepPart
         :job-id="job.id"
         :sheet="sheet"
@@ -123,6 +135,7 @@ onMounted(() => {
           <JointsPart :job-id="job.id" :sheet="sheet" :groups="sheet.asks" :open="open" />
         </template>
       </StepPart>
+      <JudgePart v-if="open" :job-id="job.id" :came-out="sheet.cameOut" />
       <NotesPart :job-id="job.id" :notes="sheet.notes" :open="open" adds title="Noted" />
     </template>
     <StepsPart v-else-if="part === 'steps'" :sheet="sheet" />
