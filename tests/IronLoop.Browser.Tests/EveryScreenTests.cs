@@ -70,6 +70,8 @@ public sealed class EveryScreenTests : IDisposable
     private void PassesTheAccessibilityCheck(string view)
     {
         _screen.Run(_axe);
+        // What is still fading in has not the colours it will have.
+        _screen.Until(() => _screen.Run("return document.getAnimations().filter(a => a.playState === 'running').length") is 0L, "everything still");
         var found = (string?)_screen.RunAsync(
             """
             const done = arguments[0];
