@@ -232,6 +232,22 @@ public sealed class BenchTests : IDisposable
     }
 
     [Fact]
+    public async Task The_last_bars_that_were_fetched_stay_the_jobs_when_it_is_planned_anew()
+    {
+        await _shop.Put("/api/spring-bars", new { article = "SB-18-18F", length = "18", body = "1.8", tip = "0.9", style = "flanged", inStock = 2 });
+        var job = await JobId("Dorrit Vale");
+        await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
+        await _shop.Post($"/api/jobs/{job}/size/agree", null);
+        await Forward(job, "oldBandOff");
+        var bench = await _shop.Put($"/api/jobs/{job}/bench/joints", new { group = "lugs", fastener = "notLookedAt", across = "1.5" });
+        bench["from"]!["things"]!.AsArray().Count(t => Text(t, "like") == "spring bar 18 × 1.8").ShouldBe(2);
+        await Forward(job);
+        var sheet = await _shop.Get($"/api/jobs/{job}/hand-over");
+        await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = sheet["bag"]!, by = "TB" });
+        (await _shop.Get("/api/parts")).AsArray().Single(p => Text(p, "article") == "SB-18-18F")!["onHand"]!.GetValue<int>().ShouldBe(0);
+    }
+
+    [Fact]
     public async Task What_is_reserved_and_not_used_is_another_jobs_again()
     {
         var job = await JobId("Dorrit Vale");

@@ -103,7 +103,10 @@ internal static class BenchFactsOf
     private static StockBars? Bars(JobFile file)
     {
         var taken = file.Taken.FirstOrDefault(t => t.Use == ClaspSheetWire.UseOf(OwnPartKind.SpringBars))?.Part;
+        // Those fetched already stay the ones, though none like them may be free any more.
+        var fetched = file.Taken.FirstOrDefault(t => t.Part.Part.Bar is not null && t.Use == PartsTaken.Fetched(t.Part.Part.Article))?.Part.Part.Bar;
         return taken is { Part.Bar: { } bar } ? Named(bar, taken.Place)
+            : fetched is not null ? Named(fetched, "bar case")
             : file.Band is { } band && MatchBand.BarFor(file.Figures, band, file.House) is { } right ? Named(right, "bar case") : null;
     }
 
