@@ -7,6 +7,7 @@ import type { Job, LoopSheet } from '../../api/shop'
 import { useTools } from '../../api/tools'
 import PartTabs from '../../frame/PartTabs.vue'
 import ReferralForm from '../take-in/ReferralForm.vue'
+import { useActing } from './acting'
 import CamePart from './CamePart.vue'
 import JointsPart from './JointsPart.vue'
 import JudgePart from './JudgePart.vue'
@@ -36,20 +37,7 @@ const parts = [
 ] as const
 const part = ref<Part>('step')
 
-const busy = ref(false)
-const error = ref<unknown>(null)
-async function act(what: () => Promise<unknown>) {
-  if (busy.value) return
-  busy.value = true
-  try {
-    await what()
-    error.value = null
-  } catch (refusal) {
-    error.value = refusal
-  } finally {
-    busy.value = false
-  }
-}
+const { busy, error, act } = useActing()
 // What was refused for want of a signature is no longer said once it is there.
 watch(
   () => sheet.value?.consent?.signed,

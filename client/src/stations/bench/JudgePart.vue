@@ -1,30 +1,19 @@
 <script setup lang="ts">
-import { ref } from 'vue'
 import { useBench } from '../../api/bench'
 import { wholeOf } from '../../api/refused'
+import { useActing } from './acting'
 
 const props = defineProps<{ jobId: number; cameOut: string[] }>()
 const { part } = useBench(() => props.jobId)
-const error = ref<unknown>(null)
-const busy = ref(false)
+const { busy, error, act } = useActing()
 const verdicts = [
   { title: 'bent', act: 'scrapped' },
   { title: 'worn', act: 'scrapped' },
   { title: 'lost', act: 'lost' },
 ] as const
 /** Good needs no word; of the others one less lies in the tray, and another has to take its place. */
-async function judge(what: string, verdict: (typeof verdicts)[number]) {
-  if (busy.value) return
-  busy.value = true
-  try {
-    await part({ part: what, count: 1, act: verdict.act, partId: null, why: verdict.title })
-    error.value = null
-  } catch (refusal) {
-    error.value = refusal
-  } finally {
-    busy.value = false
-  }
-}
+const judge = (what: string, verdict: (typeof verdicts)[number]) =>
+  act(() => part({ part: what, count: 1, act: verdict.act, partId: null, why: verdict.title }))
 </script>
 
 <template>

@@ -1,30 +1,18 @@
 <script setup lang="ts">
-import { reactive, ref, useTemplateRef } from 'vue'
+import { reactive, useTemplateRef } from 'vue'
 import { useBench, type Note } from '../../api/bench'
 import { saidOf, wholeOf } from '../../api/refused'
 import { useTakeInSheet } from '../../api/shop'
+import { useActing } from './acting'
 
 const props = defineProps<{ jobId: number; notes: Note[]; open: boolean; adds?: boolean; title: string }>()
 const { note, answer } = useBench(() => props.jobId)
 const { addPhoto } = useTakeInSheet(() => props.jobId)
 const typed = reactive({ note: '', unsettled: false })
 const answers = reactive<Record<number, string>>({})
-const error = ref<unknown>(null)
-const busy = ref(false)
+const { busy, error, act } = useActing()
 const picker = useTemplateRef<HTMLInputElement>('picker')
 
-async function act(what: () => Promise<unknown>) {
-  if (busy.value) return
-  busy.value = true
-  try {
-    await what()
-    error.value = null
-  } catch (refusal) {
-    error.value = refusal
-  } finally {
-    busy.value = false
-  }
-}
 const add = () =>
   act(async () => {
     const file = picker.value?.files?.[0]
