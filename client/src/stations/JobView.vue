@@ -194,6 +194,8 @@ function move(position: number) {
   height: 100vh;
 }
 .who {
+  min-width: 0;
+  overflow-wrap: anywhere;
   display: flex;
   align-items: baseline;
   justify-content: space-between;
