@@ -39,7 +39,7 @@ public static class BenchWork
 
     private sealed record PieceText(string Thing, string? Joint, PieceToPrepare Piece);
 
-    private sealed record PlanText(ToldStand From, IReadOnlyList<TargetText> Targets, IReadOnlyList<PieceText> Prepare, IReadOnlyList<string> OpenFirst, int TryOns, int Rounds);
+    private sealed record PlanText(ToldStand From, IReadOnlyList<TargetText> Targets, IReadOnlyList<PieceText> Prepare, IReadOnlyList<string> OpenFirst, int TryOns, int Rounds, bool IsToGauge = false);
 
     /// <summary>The steps done on a job, in the order they were.</summary>
     public static IReadOnlyList<DoneRow> Done(ShopWork work, long jobId) =>
@@ -107,7 +107,7 @@ public static class BenchWork
         new PlanText(
             ToldStand.Tell(plan.From),
             [.. plan.Targets.Select(t => new TargetText(ToldStand.Tell(t.To), t.TryOn, PlanWords.Name(t.First), t.Order, t.PartFirst))],
-            [.. plan.Prepare.Select(p => new PieceText(p.Thing, p.Joint, p.Piece))], plan.OpenFirst, plan.Before.TryOns, plan.Before.Rounds),
+            [.. plan.Prepare.Select(p => new PieceText(p.Thing, p.Joint, p.Piece))], plan.OpenFirst, plan.Before.TryOns, plan.Before.Rounds, plan.IsToGauge),
         Json);
 
     private static BenchPlan Read(string text)
@@ -117,6 +117,7 @@ public static class BenchWork
             plan.From.Hear(),
             [.. plan.Targets.Select(t => new Target(t.To.Hear(), t.TryOn, t.First == "12" ? Side.Twelve : Side.Six, t.Order, t.PartFirst))],
             [.. plan.Prepare.Select(p => new Preparation(p.Thing, p.Joint, p.Piece))],
-            plan.OpenFirst, new SoFar(plan.TryOns, plan.Rounds));
+            plan.OpenFirst, new SoFar(plan.TryOns, plan.Rounds))
+        { IsToGauge = plan.IsToGauge };
     }
 }

@@ -185,6 +185,9 @@ public enum PreparedAt
 /// <param name="Setup">How it is worked.</param>
 public sealed record BenchFacts(Attachment Attachment, AsItCame Came, Band Band, string Name, Owner Owner, BenchSetup Setup)
 {
+    /// <summary>Whether the band of the job is chosen; while none is, <see cref="Band"/> only stands in for it, and no thing of it is laid.</summary>
+    public bool IsChosen { get; init; } = true;
+
     /// <summary>What holds each group of joints; what is not in it nobody has looked at.</summary>
     public IReadOnlyDictionary<JointGroup, JointLook> Looks { get; init; } = new Dictionary<JointGroup, JointLook>();
 

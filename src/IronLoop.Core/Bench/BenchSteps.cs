@@ -72,7 +72,14 @@ public sealed class BenchSteps
     {
         var reached = _now.TryOns - _plan.Before.TryOns;
         if (reached == 0)
-            Begin();
+            OpenToGauge();
+        if (_plan.IsToGauge)
+            return;
+        if (reached == 0)
+        {
+            Fetch();
+            Consent();
+        }
         for (var i = Math.Min(reached, _plan.Targets.Count); i < _plan.Targets.Count; i++)
         {
             _target = _plan.Targets[i];
@@ -82,25 +89,24 @@ public sealed class BenchSteps
         Finish();
     }
 
-    private void Begin()
+    /// <summary>Mat, look, and what is opened before anything is fetched, because it can be gauged only then.</summary>
+    private void OpenToGauge()
     {
         _target = _plan.Targets[0];
-        if (_done.Count == 0 && _plan.Targets.Any(Differs))
+        var first = _plan.OpenFirst.Where(id => Stand.Joint(id) is { Closed: true } && !_now.WasOpenedThisRound(id)).ToList();
+        if (_done.Count == 0 && (first.Count > 0 || _plan.Targets.Any(Differs)))
             Word(StepRow.Protect, "");
         LookAt();
-        if (_plan.OpenFirst.Any(id => Stand.Joint(id) is { Closed: true }))
-        {
-            Unbuckle();
-            foreach (var id in _plan.OpenFirst.Where(id => Stand.Joint(id) is { Closed: true } && !_now.WasOpenedThisRound(id)))
-                Add(StepRow.OpenToGauge, id, new Act.Open(id));
-        }
-        Fetch();
-        Consent();
+        if (first.Count == 0)
+            return;
+        Unbuckle(first);
+        foreach (var id in first)
+            AddWithFreed(StepRow.OpenToGauge, id, new Act.Open(id));
     }
 
     private void Work(bool isLast)
     {
-        Unbuckle();
+        Unbuckle([]);
         HeadOff();
         OldBandOff();
         if (Closing().Any(IsAtLugs) && !_now.HasCleaned(Stand.Head!.Id))
@@ -175,9 +181,10 @@ public sealed class BenchSteps
     }
 
     /// <summary>What is shut by hand is opened before anything that hangs on it, and to be shut elsewhere.</summary>
-    private void Unbuckle()
+    /// <param name="first">What is opened to be gauged.</param>
+    private void Unbuckle(IReadOnlyList<string> first)
     {
-        var opening = Opening().ToList();
+        var opening = Opening().Concat(first.Select(id => Stand.Joint(id)!)).Distinct().ToList();
         foreach (var hand in Stand.Joints.Where(j => j is { Closed: true, Fastener: Fastener.ByHand } && !IsSlide(j) && Stand.Is(j.A, Place.Watch)).ToList())
         {
             var hangs = Stand.Hanging(hand.A);
@@ -476,6 +483,9 @@ public sealed class BenchSteps
     private bool ComesOut(Stand stand, IReadOnlyList<string> whole)
     {
         var to = _target.To;
+        // What was only opened to be gauged is kept together in the tray.
+        if (_plan.IsToGauge)
+            return true;
         if (whole is [var bar] && stand[bar].Kind == ThingKind.Bar)
             return !to.Joints.Any(j => j.Closed && j.Joins(bar));
         var things = whole.Where(id => stand[id] is { IsClosure: false, IsPart: false }).ToList();

@@ -23,11 +23,14 @@ public static class FromTheWatch
         var laid = new Laid();
         laid.Thing(Laid.Head, ThingKind.Head, "head", Owner.Client, null, Place.Watch);
         var place = facts.Came.IsWanted ? Place.Watch : facts.Owner == Owner.Shop ? Place.Drawer : Place.Bag;
-        Band(laid, facts, place);
+        if (facts.IsChosen)
+            Band(laid, facts, place);
         if (!facts.Came.IsWanted)
             OldBand(laid, facts);
         foreach (var side in (Side[])[Side.Twelve, Side.Six])
             AtTheLugs(laid, facts, side);
+        if (!facts.IsChosen)
+            return laid.Stand;
         OwnBars(laid, facts, place);
         OtherClasp(laid, facts);
         Spares(laid, facts);

@@ -32,8 +32,11 @@ internal sealed class LinkWork
         .FirstOrDefault(t => t.IsClosure && stand.Joints.Any(j => j.Closed && j.Joins(t.Id) && stand[j.Other(t.Id)] is { Kind: ThingKind.Link or ThingKind.EndPiece, Fits: FromTheWatch.Wanted }))?.Id;
 
     /// <summary>Works out both sides.</summary>
+    /// <param name="facts">What was agreed.</param>
+    /// <param name="lies">How it lies.</param>
+    /// <param name="open">The joints that are open for another reason, or will be: to go through them costs nothing.</param>
     /// <exception cref="BenchException">There are not the links the plan asks for, or no joint to take them out by.</exception>
-    public static LinkWork? Of(BenchFacts facts, Stand lies)
+    public static LinkWork? Of(BenchFacts facts, Stand lies, IReadOnlyCollection<string> open)
     {
         if (facts.Plan is not { } plan || ClosureOf(lies) is not { } closure)
             return null;
@@ -64,7 +67,7 @@ internal sealed class LinkWork
                 continue;
             }
             var links = row.Select(id => new RowLink(lies[id].Like, MayLeave(id))).ToList();
-            var whole = (List<RowJoint>)[.. joints.Select(j => new RowJoint(j.Opens && j.Fastener.Opens(), IsOpenAnyway(facts, lies, side, j), j.Fastener))];
+            var whole = (List<RowJoint>)[.. joints.Select(j => new RowJoint(j.Opens && j.Fastener.Opens(), open.Contains(j.Id) || IsOpenAnyway(facts, lies, side, j), j.Fastener))];
             if (whole.Count == links.Count)
                 whole.Insert(0, new RowJoint(false, false, Fastener.NotLookedAt));
             var choice = Runs.Choose(links, whole, leave[side], join[side], facts.Setup.Runs == RunSchool.AtTheClasp)

@@ -28,6 +28,9 @@ public sealed record BenchPlan(
 {
     /// <summary>How it shall stand after the last step.</summary>
     public Stand To => Targets[^1].To;
+
+    /// <summary>Whether nothing but opening and gauging is agreed yet.</summary>
+    public bool IsToGauge { get; init; }
 }
 
 /// <summary>How far the work was when something was agreed.</summary>

@@ -17,7 +17,9 @@ public static class ToTheWatch
     /// <exception cref="BenchException">What was agreed cannot be done with these things.</exception>
     public static BenchPlan Plan(BenchFacts facts, Stand from, Stand lies, SoFar before = default)
     {
-        var links = facts.Band.Links is null ? null : LinkWork.Of(facts, lies);
+        var opened = ToGauge(facts, from).Where(id => before.Rounds == 0 || lies.Joint(id) is { Closed: false }).ToList();
+        lies = AsIfShut(opened, from, lies);
+        var links = facts.Band.Links is null ? null : LinkWork.Of(facts, lies, opened);
         var first = links?.First ?? Side.Twelve;
         var whole = Stand(facts, lies, links, null);
         var part = links?.PartFirst(facts, lies);
@@ -26,7 +28,7 @@ public static class ToTheWatch
         if (facts is { HasWearer: true, Setup: { TryOn: TryOnSchool.BetweenTheSides, HeadOff: false }, SwapEnds: false } && links is { IsOneRound: false })
             targets.Add(new Target(Stand(facts, lies, links, first), false, first, Order(lies, whole), part));
         targets.Add(new Target(whole, last, targets.Count > 0 ? PlanWords.Other(first) : first, Order(lies, whole), part));
-        return new BenchPlan(from, targets, [.. Preparations(facts, lies, whole)], [.. ToGauge(facts, lies)], before);
+        return new BenchPlan(from, targets, [.. Preparations(facts, lies, whole)], before.Rounds == 0 ? opened : [], before);
     }
 
     /// <summary>The plan of leaving off: everything goes back as it was at take-in.</summary>
@@ -296,7 +298,18 @@ public static class ToTheWatch
                 yield return new Preparation(bar, null, new PieceToPrepare(Shaping.Bend, "bend the straight bar a little by hand, until it passes the curved end", false, PreparedAt.LugEnds) { Minutes = 3 });
     }
 
-    private static IEnumerable<string> ToGauge(BenchFacts facts, Stand lies) => lies.Joints
+    /// <summary>How it lies, were what was opened to be gauged closed again: what is agreed is told from there, and that it is open costs nothing.</summary>
+    private static Stand AsIfShut(IReadOnlyList<string> opened, Stand from, Stand lies)
+    {
+        var shut = lies.Copy();
+        var joints = opened.Select(id => (Was: from.Joint(id)!, Now: lies.Joint(id))).Where(j => j.Now is { Closed: false } now && now.A == j.Was.A && now.B == j.Was.B).ToList();
+        foreach (var (was, now) in joints)
+            shut.Set(was with { Position = now!.Position ?? was.Position });
+        shut.Put([.. joints.SelectMany(j => shut.Hanging(j.Was.A)).Distinct().Where(id => shut.Is(id, Place.Tray))], Place.Watch);
+        return shut;
+    }
+
+    internal static IEnumerable<string> ToGauge(BenchFacts facts, Stand lies) => lies.Joints
         .Where(j => j.Closed && lies.Is(j.A, Place.Watch) && facts.OpenToGauge.Any(g => g switch
         {
             JointGroup.ClaspTwelve => j.Id == $"{FromTheWatch.Wanted}.clasp-12",

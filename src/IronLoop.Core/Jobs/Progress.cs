@@ -15,6 +15,15 @@ public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, 
     /// <summary>The clasp that goes on instead of the band's own; null when that is kept.</summary>
     public string? OtherClasp { get; init; }
 
+    /// <summary>Steps done to open something to be gauged, before the rest.</summary>
+    public int Opened { get; init; }
+
+    /// <summary>Whether something is to be opened to be gauged before the rest is agreed.</summary>
+    public bool ToGauge { get; init; }
+
+    /// <summary>Whether what was taken off lies in the tray until the work goes on.</summary>
+    public bool TrayKept { get; init; }
+
     /// <summary>Parts the job waits for.</summary>
     public IReadOnlyList<string> Awaited { get; init; } = [];
 
@@ -62,9 +71,11 @@ public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, 
         Station.Size => !BandChosen ? "Choose a band first."
             : Missing is { Count: > 0 } gaps ? $"The plan waits for: {string.Join(", ", gaps)}."
             : PlanAgreed ? "The plan is agreed and on the bench." : "Look the plan over, change what you like, and take it to the bench.",
-        Station.Bench => !PlanAgreed ? "Agree a plan at Size first."
+        Station.Bench => !PlanAgreed ? !ToGauge || Steps == 0 ? "Agree a plan at Size first; what can be gauged only when it is open can be opened before."
+                : Opened < Steps ? "Open it and gauge it; the rest is agreed after that."
+                : $"It lies open and its tray is kept: {(Awaited.Count > 0 ? $"waiting for {string.Join(", ", Awaited)}." : "the work goes on when the rest is agreed.")}"
             : Steps == 0 ? "Say first what joins the links; the steps follow from it."
-            : StepsDone == Steps ? "All steps are done." : $"Step {StepsDone + 1} of {Steps} is next.",
+            : StepsDone == Steps ? "All steps are done." : $"Step {StepsDone + Opened + 1} of {Steps} is next.",
         Station.HandOver => Closed ? "Handed over."
             : Awaited.Count > 0 ? $"Not yet: waiting for {string.Join(", ", Awaited)}."
             : Done(Station.Bench) ? "Count the parts into the owner’s bag and close the job." : "The bench work is not finished yet.",

@@ -13,7 +13,7 @@ internal static class BenchChange
     public static void Begin(ShopWork work, JobFile file)
     {
         if (!file.Bench.IsBegun && file.Bench.Plan is { } plan)
-            BenchWork.Set(work, file.Job.Id, new StoredBench(plan, 0));
+            BenchWork.Set(work, file.Job.Id, new StoredBench(plan, plan.IsToGauge || !file.Bench.IsOpened ? 0 : file.Bench.Done.Count));
     }
 
     /// <summary>Plans anew with what was found or chosen: how it stood is told finer, never differently.</summary>
@@ -28,16 +28,17 @@ internal static class BenchChange
         var done = file.Bench.Steps;
         try
         {
-            var fresh = FromTheWatch.Of(facts);
-            var from = new Stand([.. fresh.Things, .. stored.Plan.From.Things.Where(t => t.Instead is not null && fresh.Find(t.Id) is null)], fresh.Joints);
+            var from = JobBench.From(facts, stored.Plan);
             // What was opened or closed was held by what it was held by.
             foreach (var joint in done.SelectMany(d => d.Acts).Select(a => a switch { Act.Open open => open.Joint, Act.Close close => close.Joint, _ => null }).OfType<string>())
-                if (fresh.Joint(joint)?.Fastener != stored.Plan.From.Joint(joint)?.Fastener)
+                if (from.Joint(joint)?.Fastener != stored.Plan.From.Joint(joint)?.Fastener)
                     throw new BenchException($"{joint} was worked already.");
             var lies = Worked.After(from, done.Take(stored.AtSeq).SelectMany(d => d.Acts));
-            var plan = ToTheWatch.Plan(facts, from, lies.Stand, stored.Plan.Before);
+            var plan = stored.Plan.IsToGauge ? OpenedToGauge.Plan(facts, from) : ToTheWatch.Plan(facts, from, lies.Stand, stored.Plan.Before);
             _ = BenchSteps.Left(facts, plan, done);
             BenchWork.Set(work, id, stored with { Plan = plan });
+            if (JobFile.Read(work, id).Bench.Trouble is { } trouble)
+                throw new BenchException(trouble);
         }
         catch (Exception refused) when (refused is InvalidOperationException or BenchException)
         {

@@ -29,6 +29,8 @@ internal static partial class BenchEndpoints
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         bench.MapPut("/came", Came).WithName("cameAs").WithSummary("What is on the watch now, and how it is held.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        bench.MapPut("/open", Open).WithName("openToGauge").WithSummary("The joints that are opened to be gauged before the rest is agreed.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         bench.MapPut("/steps/{key}", Tick).WithName("tickStep").WithSummary("Does the next step, leaves it out with a reason, or takes the last one back.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         bench.MapPut("/consent", Sign).WithName("signConsent").WithSummary("The owner’s signature to work that cannot be undone.")
@@ -103,6 +105,23 @@ internal static partial class BenchEndpoints
         refusals.ThrowIfAny();
         CameAs.Set(work, id, new AsItCame(came.On, came.Held, came.IsWanted) { Position = file.BenchFile.Came?.Position });
         // How the old band is held is found at the bench too.
+        BenchChange.Again(work, id);
+        return Kept(work, id);
+    }
+
+    private static BenchSheet Open(long id, OpenWire open, ShopFile shop)
+    {
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustNotBeOnTheBench();
+        if (file.Bench is { IsOpened: false, Plan.IsToGauge: false })
+            throw RefusedException.Conflict("The plan is agreed; its steps open what they need.");
+        var may = BenchFactsOf.Of(file) is { } facts ? OpenedToGauge.Groups(facts) : [];
+        var refusals = new Refusals();
+        foreach (var group in open.Groups.Distinct().Except(may))
+            refusals.Add("$.groups", $"groups has {group}; on this watch {(may.Count == 0 ? "nothing can be opened yet" : $"can be opened {string.Join(", ", may)}")}.");
+        refusals.ThrowIfAny("This cannot be opened.");
+        ToBeGauged.Set(work, id, open.Groups);
         BenchChange.Again(work, id);
         return Kept(work, id);
     }

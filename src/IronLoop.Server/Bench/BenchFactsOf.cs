@@ -15,11 +15,22 @@ namespace IronLoop.Server.Bench;
 internal static class BenchFactsOf
 {
     /// <summary>The facts of a job.</summary>
-    /// <returns>Null while no band is chosen, or the watch's attachment is not known.</returns>
+    /// <returns>Null while the watch's attachment is not known. While no band is chosen, they tell of the watch and of what is on it alone.</returns>
     public static BenchFacts? Of(JobFile file)
     {
-        if (file.Stock is not { } stock || file.Unmarked is not { } band || file.Figures.Attachment is not { } attachment)
+        if (file.Figures.Attachment is not { } attachment)
             return null;
+        if (file.Stock is not { } stock || file.Unmarked is not { } band)
+            return new BenchFacts(attachment, file.Came, NoneYet, "band", Owner.Shop, file.BenchFile.Setup)
+            {
+                IsChosen = false,
+                Looks = file.BenchFile.Looks,
+                Wall = file.BenchFile.Wall,
+                Hands = file.BenchFile.Hands,
+                OpenToGauge = file.BenchFile.ToGauge,
+                Condition = file.BenchFile.Condition,
+                BarGap = file.Figures[GaugedFigure.BarGap],
+            };
         var came = file.Came;
         var work = file.BandWork();
         var other = Other(file, came);
@@ -28,6 +39,7 @@ internal static class BenchFactsOf
             Looks = Looks(file, band),
             Wall = file.BenchFile.Wall,
             Hands = file.BenchFile.Hands,
+            OpenToGauge = file.BenchFile.ToGauge,
             Marks = file.Marks,
             Plan = file.Plan?.Arrangement,
             Holed = file.Holed,
@@ -47,6 +59,10 @@ internal static class BenchFactsOf
             BarGap = file.Figures[GaugedFigure.BarGap],
         };
     }
+
+    /// <summary>Stands in for the band while none is chosen.</summary>
+    private static Band NoneYet { get; } = new(
+        new BandFacts(BandKind.TwoPiece, BandMaterial.Leather, Length.FromMillimetres(20), BandAttachment.LooseBar, null, null), Length.FromMillimetres(3), "pin buckle", null, [], null, null);
 
     /// <summary>The band with the clasp's rows as the plan has them: another clasp's where one goes on.</summary>
     private static Band WithSpares(JobFile file, Band band) =>

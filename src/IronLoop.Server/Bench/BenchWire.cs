@@ -1,6 +1,7 @@
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Joints;
+using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 using IronLoop.Core.Tools;
 using IronLoop.Server.Contract;
@@ -108,6 +109,31 @@ internal sealed record LookWire(JointGroup Group, Fastener Fastener, string Acro
     }
 }
 
+/// <summary>The joints that are opened to be gauged before the rest is agreed.</summary>
+/// <param name="Groups">The groups; none when nothing is.</param>
+internal sealed record OpenWire(IReadOnlyList<JointGroup> Groups);
+
+/// <summary>What can be opened to be gauged, and what is then to be read.</summary>
+/// <param name="Groups">The groups that can be opened on this watch.</param>
+/// <param name="Chosen">Those that are.</param>
+/// <param name="Figures">The figures to be read of what lies open; empty until it does.</param>
+/// <param name="Kept">Whether all of it lies open, in the tray.</param>
+internal sealed record ToGaugeWire(IReadOnlyList<JointGroup> Groups, IReadOnlyList<JointGroup> Chosen, IReadOnlyList<Core.Jobs.GaugedFigure> Figures, bool Kept)
+{
+    /// <summary>Null once a plan is agreed and nothing was opened before.</summary>
+    public static ToGaugeWire? Of(JobFile file)
+    {
+        var isAgreed = file.Plan?.AgreedAt is not null;
+        if (isAgreed && !file.Bench.IsOpened || file.Job.ClosedAt is not null || BenchFactsOf.Of(file) is not { } facts)
+            return null;
+        var chosen = file.BenchFile.ToGauge.Order().ToList();
+        var isOpen = file.Bench is { IsOpened: true, Now: { } now, Plan: { } plan } && plan.OpenFirst.All(id => now.Stand.Joint(id) is not { Closed: true });
+        var groups = OpenedToGauge.Groups(facts);
+        return groups.Count == 0 && chosen.Count == 0 ? null
+            : new ToGaugeWire(groups, chosen, isOpen ? [.. chosen.SelectMany(g => OpenedToGauge.Figures(facts, g)).Distinct()] : [], isOpen);
+    }
+}
+
 /// <summary>How the watch came.</summary>
 /// <param name="On">What is on it.</param>
 /// <param name="Held">How that is held at the lugs.</param>
@@ -143,7 +169,7 @@ internal sealed record ClosesWire(string Place, int Count, int Planned, bool Has
 /// <summary>The bench of one job, so that another program can replay it: how it stood, how it shall stand, and every step between.</summary>
 /// <param name="From">How it stood at take-in; null before a plan is agreed.</param>
 /// <param name="To">How it shall stand after the last step.</param>
-/// <param name="Joints">What holds each group of joints of a bracelet.</param>
+/// <param name="Joints">What holds each group of joints, and its sizes; at the lugs the sizes alone are said here.</param>
 /// <param name="Asks">The groups nobody has looked at that the next step wants looked at.</param>
 /// <param name="MinutesLeft">What the rest takes here.</param>
 /// <param name="Trouble">Why there is no list of steps, though a plan is agreed.</param>
@@ -152,11 +178,12 @@ internal sealed record ClosesWire(string Place, int Count, int Planned, bool Has
 /// <param name="Notes">What was noted at its steps.</param>
 /// <param name="CameOut">What the last step took out of its joint and lies in the tray, as the tray names it: it is judged there and then.</param>
 /// <param name="OnceIsEnough">The first-time chance in percent, where it is so good that one try-on, at the end, will do; null where it is not offered.</param>
+/// <param name="ToGauge">What can be opened to be gauged before the rest is agreed; null where nothing can.</param>
 /// <param name="Former">What was noted at former visits of this watch, the newest first.</param>
 internal sealed record BenchSheet(
     ToldStand? From, ToldStand? To, SetupWire Setup, GripWire Hands, CameWire Came, bool HasLinks, IReadOnlyList<LookWire> Joints, IReadOnlyList<JointGroup> Asks, IReadOnlyList<FastenerWire> Fasteners, int Round,
     IReadOnlyList<EarlierWire> Earlier, IReadOnlyList<StepWire> Steps, double MinutesLeft, IReadOnlyList<TrayLineWire> Tray, BenchConsentWire? Consent, string? Trouble,
-    string? Foretold, ClosesWire? Closes, IReadOnlyList<NoteWire> Notes, IReadOnlyList<NoteWire> Former, IReadOnlyList<string> CameOut, int? OnceIsEnough)
+    string? Foretold, ClosesWire? Closes, IReadOnlyList<NoteWire> Notes, IReadOnlyList<NoteWire> Former, IReadOnlyList<string> CameOut, int? OnceIsEnough, ToGaugeWire? ToGauge)
 {
     private static readonly JointGroup[] OfABracelet = [JointGroup.Links, JointGroup.ClaspTwelve, JointGroup.ClaspSix];
 
@@ -179,7 +206,7 @@ internal sealed record BenchSheet(
             new GripWire(file.BenchFile.Hands.Grip, file.BenchFile.Hands.LeftHanded),
             new CameWire(file.Came.On, file.Came.Held, file.Came.IsWanted, file.BenchFile.Came is not null),
             file.Band?.Links is not null,
-            bench.Facts is { Band.Links: not null } facts ? [.. OfABracelet.Select(g => LookWire.Of(g, facts.Look(g)))] : [],
+            bench.Facts is { } facts ? [.. (facts.Band.Links is null ? [] : OfABracelet).Concat(facts.Attachment == Attachment.FixedBar ? [] : [JointGroup.Lugs]).Select(g => LookWire.Of(g, facts.Look(g)))] : [],
             AsksOf(bench),
             [.. FastenerFacts.BetweenLinks.Append(Fastener.FrictionPin).Select(f => new FastenerWire(f, JointWords.KnownBy(f)))],
             bench.Left.Count > 0 ? bench.Left[0].Round : bench.Done.Count > 0 ? bench.Done[^1].Round : 1,
@@ -188,7 +215,7 @@ internal sealed record BenchSheet(
             Math.Round(steps.Where(s => !s.Done).Sum(s => s.Minutes), 1),
             Lines(bench),
             ConsentOf(work, file), bench.Trouble, AtTheWrist.Foretold(file), ClosesWire.Of(file),
-            [.. StepNotes.Of(work, file.Job.Id).Select(NoteWire.Of)], [.. StepNotes.Before(work, file.Job.WatchId, file.Job.Id).Select(NoteWire.Of)], CameOutOf(bench), OnceIsEnoughFor(file));
+            [.. StepNotes.Of(work, file.Job.Id).Select(NoteWire.Of)], [.. StepNotes.Before(work, file.Job.WatchId, file.Job.Id).Select(NoteWire.Of)], CameOutOf(bench), OnceIsEnoughFor(file), ToGaugeWire.Of(file));
     }
 
     /// <summary>The groups that the next step asks to be looked at.</summary>

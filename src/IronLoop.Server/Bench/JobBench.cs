@@ -19,8 +19,14 @@ internal sealed record JobBench(BenchFacts? Facts, BenchPlan? Plan, IReadOnlyLis
     /// <summary>Why there is no list of steps, though a plan is agreed; null where there is one.</summary>
     public string? Trouble { get; init; }
 
-    /// <summary>Whether anything was done.</summary>
-    public bool IsBegun => Done.Any(d => d.Row != StepRow.Tray) || Now is { } now && Plan!.From.Things.Any(t => now.Stand[t.Id].Place != t.Place);
+    /// <summary>Whether something was opened to be gauged, and nothing done beyond that.</summary>
+    public bool IsOpened { get; init; }
+
+    /// <summary>Whether anything of what is agreed was done.</summary>
+    public bool IsBegun => !IsOpened && (Done.Any(d => d.Row != StepRow.Tray) || Now is { } now && Plan!.From.Things.Any(t => now.Stand[t.Id].Place != t.Place));
+
+    /// <summary>Whether something that was taken off lies in the tray until the work goes on.</summary>
+    public bool IsTrayKept => IsOpened && Now is { } now && now.Stand.Things.Any(t => t.Place == Place.Tray);
 
     /// <summary>The steps that are done, as the core takes them.</summary>
     public IReadOnlyList<DoneStep> Steps => [.. Done.Select(d => d.Step)];
@@ -33,15 +39,17 @@ internal sealed record JobBench(BenchFacts? Facts, BenchPlan? Plan, IReadOnlyLis
     {
         var history = file.BenchFile.Done.Where(d => d.Acts is null).ToList();
         var done = file.BenchFile.Done.Where(d => d.Acts is not null).ToList();
-        if (file.Plan is not { AgreedAt: not null } || BenchFactsOf.Of(file) is not { } facts)
+        var isAgreed = file.Plan is { AgreedAt: not null } && file.Stock is not null;
+        if (!isAgreed && file.BenchFile.ToGauge.Count == 0 || BenchFactsOf.Of(file) is not { } facts)
             return new JobBench(null, null, done, [], null) { History = history };
         // What was closed under a version before has its history alone.
         if (file.Job.ClosedAt is not null && file.BenchFile.Plan is null)
             return new JobBench(facts, null, done, [], null) { History = history };
         try
         {
-            var plan = done.Count > 0 && file.BenchFile.Plan is { } stored ? stored.Plan : PlanOf(facts);
-            var bench = new JobBench(facts, plan, done, [], Worked.After(plan.From, done.SelectMany(d => d.Acts!))) { History = history };
+            var stored = done.Count > 0 ? file.BenchFile.Plan?.Plan : null;
+            var plan = stored is { IsToGauge: false } || stored is not null && !isAgreed ? stored : PlanOf(facts, stored, done, isAgreed);
+            var bench = new JobBench(facts, plan, done, [], Worked.After(plan.From, done.SelectMany(d => d.Acts!))) { History = history, IsOpened = stored is { IsToGauge: true } };
             return file.Job.ClosedAt is not null ? bench : bench with { Left = BenchSteps.Left(facts, plan, bench.Steps) };
         }
         catch (BenchException impossible)
@@ -54,10 +62,19 @@ internal sealed record JobBench(BenchFacts? Facts, BenchPlan? Plan, IReadOnlyLis
         }
     }
 
-    /// <summary>The plan of a job that is not begun.</summary>
-    private static BenchPlan PlanOf(BenchFacts facts)
+    /// <summary>How it stood, told by what is known now, with what came from stock in the place of lost parts since.</summary>
+    public static Stand From(BenchFacts facts, BenchPlan? stored)
     {
-        var from = FromTheWatch.Of(facts);
-        return ToTheWatch.Plan(facts, from, from);
+        var fresh = FromTheWatch.Of(facts);
+        return stored is null ? fresh : new Stand([.. fresh.Things, .. stored.From.Things.Where(t => t.Instead is not null && fresh.Find(t.Id) is null)], fresh.Joints);
+    }
+
+    /// <summary>The plan of a job on which nothing is done, or something opened to be gauged: then from how that lies.</summary>
+    private static BenchPlan PlanOf(BenchFacts facts, BenchPlan? stored, IReadOnlyList<DoneRow> done, bool isAgreed)
+    {
+        var from = From(facts, stored);
+        return !isAgreed ? OpenedToGauge.Plan(facts, from)
+            : stored is null ? ToTheWatch.Plan(facts, from, from)
+            : ToTheWatch.Plan(facts, from, Worked.After(from, done.SelectMany(d => d.Acts!)).Stand, new SoFar(0, 1));
     }
 }

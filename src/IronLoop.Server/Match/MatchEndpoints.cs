@@ -236,6 +236,7 @@ internal static class MatchEndpoints
             if (stock.Id != file.Stock?.Id)
                 MarkedLinks.Forget(work, id);
             Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Match, $"Band chosen: {stock.Name}, {stock.Article}.");
+            JobFile.Read(work, id).MustBeTheSameBench(file);
         }
         var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
         work.Keep();

@@ -28,6 +28,9 @@ internal sealed record BenchFile(
     /// <summary>How the fitter at work holds and turns.</summary>
     public Hands Hands { get; init; } = new();
 
+    /// <summary>The groups of joints that are opened to be gauged before the rest is agreed.</summary>
+    public IReadOnlySet<JointGroup> ToGauge { get; init; } = new HashSet<JointGroup>();
+
     /// <summary>What the last try-on found; null before there was one.</summary>
     public Felt? Tried { get; init; }
 
@@ -42,6 +45,7 @@ internal sealed record BenchFile(
             [.. marks.Select(m => $"{Words(m.Kind.ToString())} on the {Words(m.Place.ToString())}{(m.Note.Length > 0 ? $" ({m.Note})" : "")}")])
         {
             MissingBars = marks.Where(m => m.Kind == DamageKind.MissingBar).Select(m => SideOf(m.Place)).OfType<Side>().ToHashSet(),
+            ToGauge = ToBeGauged.Of(work, job.Id),
             Tried = TriedOns.Last(work, job.Id),
             Wall = ToolWalls.Of(work),
             Hands = BenchSetups.HandsOf(work, Hand.AtWork?.By ?? job.TakenInBy),

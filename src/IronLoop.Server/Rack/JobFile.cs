@@ -108,13 +108,16 @@ internal sealed class JobFile
         Stock is not null,
         Job.ClaspKeptAt is not null,
         Plan?.AgreedAt is not null,
-        Bench.Done.Count,
+        Bench.IsOpened ? 0 : Bench.Done.Count,
         Bench.Done.Count + Bench.Left.Count,
         Job.ClosedAt is not null,
         Job.ReferredAt is not null,
         Job.Request)
     {
         OtherClasp = OtherClasp?.Part.Name,
+        Opened = Bench.IsOpened ? Bench.Done.Count : 0,
+        ToGauge = BenchFile.ToGauge.Count > 0,
+        TrayKept = Bench.IsTrayKept && Job.ClosedAt is null,
         Awaited = [.. Taken.Where(t => t is { IsReserved: false, BookedAt: null }).Select(t => $"{t.Count} {t.Part.Part.Name}, {t.Part.Part.Article}")],
     };
 
@@ -195,8 +198,10 @@ internal sealed class JobFile
     /// <summary>Refuses what was just changed where the bench that is begun hangs on it: how the watch takes its band.</summary>
     public void MustBeTheSameBench(JobFile before)
     {
-        if (before.Bench.IsBegun && before.Figures.Attachment != Figures.Attachment)
+        if ((before.Bench.IsBegun || before.Bench.IsOpened) && before.Figures.Attachment != Figures.Attachment)
             throw RefusedException.Conflict("Bench work has begun, and the account of its parts hangs on how the watch takes its band. Take the steps back first.");
+        if (before.Bench is { IsOpened: true, Trouble: null } && Bench.Trouble is not null)
+            throw RefusedException.Conflict("Something of this watch lies open to be gauged, and this would make another job of it; take those steps back first.");
     }
 
     /// <summary>Refuses work on a job that a watchmaker has to see first.</summary>

@@ -32,7 +32,7 @@ internal static class RackEndpoints
             return new TagWire(
                 job.Id, job.Client.Name, job.WatchName, job.Promised, job.Promised < today, job.Promised == today,
                 progress.Next, Enum.GetValues<Station>().Count(progress.Done), job.ReferredAt is not null, job.TakenInBy,
-                waiting.Contains(job.Id), come.Contains(job.Id) && progress.StepsDone == 0);
+                waiting.Contains(job.Id), come.Contains(job.Id) && progress.StepsDone == 0, progress.TrayKept);
         })];
     }
 

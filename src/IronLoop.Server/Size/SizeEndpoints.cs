@@ -142,7 +142,12 @@ internal static class SizeEndpoints
         var (file, _, target) = Ready(work, id);
         if (file.Figures.Missing(file.Job.Request) is { Count: > 0 } missing)
             throw RefusedException.Conflict($"The plan waits for: {string.Join(", ", missing)}.");
-        BenchWork.Forget(work, id);
+        // What lies open to be gauged stays so; the steps go on from there.
+        if (!file.Bench.IsOpened)
+        {
+            BenchWork.Forget(work, id);
+            ToBeGauged.Set(work, id, []);
+        }
         var arrangement = file.Arrangement()!;
         Plans.Set(work, id, new StoredPlan(arrangement, target.Length, clock.GetUtcNow()));
         WhatIfEndpoints.GiveBackUnused(work, file, arrangement);

@@ -113,6 +113,43 @@ public class BenchPropertiesTests
             },
             iter: 3_000);
 
+    [Fact]
+    public void What_is_opened_to_be_gauged_before_anything_is_chosen_is_gone_on_with_from_there()
+    {
+        var opened = 0;
+        Gen.Select(RandomJobs.Any, Gen.Int[1, 7], Gen.Double[0, 1]).Sample(
+            (facts, which, part) =>
+            {
+                var groups = ((JointGroup[])[JointGroup.ClaspTwelve, JointGroup.ClaspSix, JointGroup.Lugs]).Where((_, i) => (which >> i & 1) == 1);
+                facts = facts with { OpenToGauge = groups.Intersect(OpenedToGauge.Groups(facts)).ToHashSet() };
+                var atFirst = facts with { IsChosen = facts.Came.IsWanted, Other = null, NewPins = null, FromStock = [], Plan = null, Prepare = [] };
+                if (atFirst.OpenToGauge.Count == 0 || facts.Other is { FromOldBand: true })
+                    return;
+                var first = OpenedToGauge.Plan(atFirst, FromTheWatch.Of(atFirst));
+                var done = Left(atFirst, first, []).Select(Told.Done).ToList();
+                done.ShouldNotBeEmpty();
+                done.ShouldAllBe(d => d.Row == StepRow.Protect || d.Row == StepRow.Look || d.Row == StepRow.Unbuckle || d.Row == StepRow.OpenToGauge);
+                Left(atFirst, first, done).ShouldBeEmpty("it waits, open, until the rest is agreed");
+                var from = FromTheWatch.Of(facts);
+                BenchPlan plan;
+                try
+                {
+                    plan = ToTheWatch.Plan(facts, from, Worked.After(from, done.SelectMany(d => d.Acts)).Stand, new SoFar(0, 1));
+                }
+                catch (BenchException)
+                {
+                    return;
+                }
+                Interlocked.Increment(ref opened);
+                var left = Left(facts, plan, done);
+                Replayed.FaultsOf(Told.Bench(plan, done.Concat(left.Select(Told.Done)))).ShouldBeEmpty($"{Say(plan, left)}\nfrom\n{Lies(from)}\nto\n{Lies(plan.To)}\ndone {string.Join(' ', done.Select(d => d.Key))}");
+                var at = (int)(part * left.Count);
+                Left(facts, plan, [.. done, .. left.Take(at).Select(Told.Done)]).Select(s => s.Key).ShouldBe(left.Skip(at).Select(s => s.Key));
+            },
+            iter: 2_000);
+        opened.ShouldBeGreaterThan(500);
+    }
+
     /// <summary>An arrangement of the same rows in which some that are out are in again, and some that stay leave.</summary>
     private static Arrangement Felt(Arrangement lies, Arrangement other)
     {
