@@ -9,12 +9,12 @@ public static class Bags
     public static void Fill(ShopWork work, long jobId, IEnumerable<BagLine> lines)
     {
         foreach (var line in lines)
-            work.Execute("INSERT INTO bag_line (job_id, what, count) VALUES ($id, $what, $count)",
-                ("$id", jobId), ("$what", line.What), ("$count", line.Count));
+            work.Execute("INSERT INTO bag_line (job_id, what, count, fits) VALUES ($id, $what, $count, $fits)",
+                ("$id", jobId), ("$what", line.What), ("$count", line.Count), ("$fits", line.Fits));
     }
 
     /// <summary>What a job's bag holds.</summary>
     public static IReadOnlyList<BagLine> Of(ShopWork work, long jobId) =>
-        work.Query("SELECT what, count FROM bag_line WHERE job_id = $id ORDER BY (what LIKE 'links%') DESC, what",
-            row => new BagLine(row.Text("what"), row.Count("count")), ("$id", jobId));
+        work.Query("SELECT what, count, fits FROM bag_line WHERE job_id = $id ORDER BY fits = '', (what LIKE 'links%') DESC, what",
+            row => new BagLine(row.Text("what"), row.Count("count")) { Fits = row.Text("fits") }, ("$id", jobId));
 }

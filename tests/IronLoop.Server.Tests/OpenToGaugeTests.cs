@@ -50,7 +50,7 @@ public sealed class OpenToGaugeTests : IDisposable
         bench = await _shop.Put($"/api/jobs/{job}/bench/open", new { groups = new[] { "claspSix" } });
         bench["steps"]!.AsArray().Select(s => Text(s, "row")).ShouldBe(["protect", "look", "openToGauge"], "nothing beyond it");
         bench = await Forward(job);
-        Texts(bench["toGauge"]!["figures"]).ShouldBe(["claspBar", "claspBarLength", "endBore", "otherEndBore"]);
+        bench["toGauge"]!["lines"]!.AsArray().Select(l => Text(l, "figure")).ShouldBe(["claspBar", "claspBarLength", "endBore", "otherEndBore"]);
         (await Tag(job))["trayKept"]!.GetValue<bool>().ShouldBeTrue();
         bench["tray"]!.AsArray().Sum(t => t!["tray"]!.GetValue<int>()).ShouldBe(1, "the bar that came out");
 
@@ -86,12 +86,12 @@ public sealed class OpenToGaugeTests : IDisposable
         var bench = await _shop.Put($"/api/jobs/{job}/bench/open", new { groups = new[] { "lugs" } });
         bench["joints"]!.AsArray().Select(j => Text(j, "group")).ShouldBe(["lugs"], "its screws have sizes too");
         bench = await Forward(job);
-        Texts(bench["toGauge"]!["figures"]).First().ShouldBe("slotHeight");
-        bench["tray"]!.AsArray().Single(t => Text(t, "part") == "old strap")!["tray"]!.GetValue<int>().ShouldBe(1, "it is off");
+        Text(bench["toGauge"]!["lines"]![0], "figure").ShouldBe("slotHeight");
+        bench["tray"]!.AsArray().First(t => Text(t, "part") == "buckle piece of the old strap")!["tray"]!.GetValue<int>().ShouldBe(1, "it is off");
         await _shop.Put($"/api/jobs/{job}/bench/joints", new { group = "lugs", fastener = "notLookedAt", slot = "0.3", slotLength = "1.6" });
-        await _shop.Post($"/api/jobs/{job}/gauge/readings", new { figure = "slotHeight", typed = "1.9" });
+        await _shop.Post($"/api/jobs/{job}/gauge/readings", new { figure = "slotHeight", typed = "2.4" });
 
-        var matched = (await _shop.Get($"/api/jobs/{job}/match"))["page"]!.AsArray();
+        var matched = (await _shop.Get($"/api/jobs/{job}/match?take=50"))["page"]!.AsArray();
         var soft = matched.First(m => Text(m!["band"], "article") == "SK-L20")!;
         soft["needsConsent"]!.GetValue<bool>().ShouldBeTrue("its ends are pierced by the screws");
         await _shop.Put($"/api/jobs/{job}/match", new { bandId = soft["band"]!["id"]!.GetValue<long>(), consentSignedBy = "Merl Stack" });

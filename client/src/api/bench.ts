@@ -57,6 +57,10 @@ export function useBench(jobId: MaybeRefOrGetter<number>) {
           }),
         ),
       ),
+    openFirst: (groups: JointGroup[]) =>
+      changed(answered(api.PUT('/api/jobs/{id}/bench/open', { ...path(), body: { groups } }))),
+    lend: (lines: BenchSheet['lent']) =>
+      changed(answered(api.PUT('/api/jobs/{id}/bench/lent', { ...path(), body: { lines } }))),
     setHands: (body: BenchSheet['hands']) =>
       changed(answered(api.PUT('/api/jobs/{id}/bench/hands', { ...path(), body }))),
     found: (body: JointLook) =>

@@ -1568,6 +1568,40 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/jobs/{id}/bench/open': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** The joints that are opened to be gauged before the rest is agreed. */
+    put: operations['openToGauge']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{id}/bench/lent': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** What the shop lends for the work, and takes back before the watch goes. */
+    put: operations['lendForTheWork']
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/jobs/{id}/bench/steps/{key}': {
     parameters: {
       query?: never
@@ -2016,10 +2050,16 @@ export interface components {
       value: string
       reason: string
     }
+    BagCountWire: {
+      what?: string
+      /** Format: int32 */
+      count?: number
+    }
     BagLineWire: {
       what: string
       /** Format: int32 */
       count: number
+      fits: string
     }
     /** @enum {unknown} */
     BandAttachment: 'looseBar' | 'quickRelease' | 'pullThrough' | 'openEnd' | 'screwThrough'
@@ -2146,6 +2186,9 @@ export interface components {
       cameOut: string[]
       /** Format: int32 */
       onceIsEnough: null | number
+      toGauge: null | components['schemas']['ToGaugeWire']
+      lent: components['schemas']['LentLineWire'][]
+      gone: components['schemas']['GoneWire'][]
     }
     BraceletSheet: {
       twelve: string
@@ -2660,6 +2703,21 @@ export interface components {
       | 'pinLength'
     /** @enum {unknown} */
     GaugedOf: 'watch' | 'band' | 'wrist' | 'clasp'
+    GoneOfferWire: {
+      /** Format: int64 */
+      partId: number
+      article: string
+      name: string
+      measured: string
+      drawer: string
+      /** Format: int32 */
+      free: number
+      ofSize: boolean
+    }
+    GoneWire: {
+      part: string
+      offers: components['schemas']['GoneOfferWire'][]
+    }
     /** @enum {unknown} */
     Grip: 'onTheMat' | 'inTheHand'
     GripWire: {
@@ -2703,7 +2761,7 @@ export interface components {
       backFrom: null | number
     }
     HandOverWire: {
-      counted: components['schemas']['BagLineWire'][]
+      counted: components['schemas']['BagCountWire'][]
       by: string
       note?: null | string
       /** @enum {unknown} */
@@ -2986,6 +3044,15 @@ export interface components {
       /** Format: int32 */
       count: number
       at: components['schemas']['PointWire']
+    }
+    LentLineWire: {
+      name: string
+      /** Format: int32 */
+      count: number
+      drawer: string
+    }
+    LentWire: {
+      lines: components['schemas']['LentLineWire'][]
     }
     LifeVisitWire: {
       visit: components['schemas']['VisitWire']
@@ -3336,6 +3403,9 @@ export interface components {
       /** Format: int32 */
       holes: number
       underRun?: null | string
+    }
+    OpenWire: {
+      groups: components['schemas']['JointGroup'][]
     }
     OrderBookWire: {
       toOrder: components['schemas']['ToOrderWire'][]
@@ -4072,6 +4142,7 @@ export interface components {
       by: string
       waits: boolean
       partsIn: boolean
+      trayKept: boolean
     }
     TakeInSheet: {
       marks: components['schemas']['MarkWire'][]
@@ -4146,6 +4217,12 @@ export interface components {
       skipped: string
       /** @default false */
       asPlanned: boolean
+    }
+    ToGaugeWire: {
+      groups: components['schemas']['JointGroup'][]
+      chosen: components['schemas']['JointGroup'][]
+      lines: components['schemas']['GaugeLineWire'][]
+      kept: boolean
     }
     ToOrderWire: {
       supplier: string
@@ -8407,6 +8484,112 @@ export interface operations {
     requestBody: {
       content: {
         'application/json': components['schemas']['CameWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['BenchSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  openToGauge: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['OpenWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['BenchSheet']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  lendForTheWork: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LentWire']
       }
     }
     responses: {

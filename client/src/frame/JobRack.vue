@@ -20,6 +20,7 @@ const tags = computed(() =>
     if (state.value === 'referred') return t.referred
     if (state.value === 'waits') return t.waits
     if (state.value === 'partsIn') return t.partsIn
+    if (state.value === 'trayKept') return t.trayKept
     return state.value === '' || t.next === state.value
   }),
 )
@@ -56,6 +57,7 @@ const sought = computed(() => words.value !== '' || by.value !== '' || state.val
       <option value="referred">Referred</option>
       <option value="waits">Waits for parts</option>
       <option value="partsIn">Parts are in</option>
+      <option value="trayKept">Tray kept</option>
       <option v-for="s in stations" :key="s.station" :value="s.station">{{ s.name }}</option>
     </select>
     <select v-model="by" name="rackBy" aria-label="Fitter">
@@ -92,6 +94,7 @@ const sought = computed(() => words.value !== '' || by.value !== '' || state.val
               {{ tag.late ? `late, ${asDay(tag.promised)}` : tag.today ? 'today' : asDay(tag.promised) }}
             </span>
           </span>
+          <span v-if="tag.trayKept" data-testid="tray-kept">Tray kept</span>
           <span v-if="tag.waits">Waits for parts</span>
           <span v-else-if="tag.partsIn" class="in">Parts are in</span>
         </router-link>

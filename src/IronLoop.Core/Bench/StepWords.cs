@@ -66,7 +66,8 @@ public sealed class StepWords
     {
         StepRow.Protect => step with { Says = Protects(stand), Tool = "soft mat, tape" },
         StepRow.Look => Looks(step, stand),
-        StepRow.OpenToGauge => Opens(step, stand, " Gauge what was in it, and its bore; it stays open in the tray until the part is there."),
+        StepRow.OpenToGauge when IsAtLugs(stand, stand.Joint(Joint(step))!) => Off(step, stand, null, " Gauge what is bare now; what came off stays in the tray until the rest is agreed."),
+        StepRow.OpenToGauge => Opens(step, stand, " Gauge what was in it, and its bore; it stays open, and the tray is kept, until the part is there."),
         StepRow.Fetch => Fetches(step, stand),
         StepRow.Consent => step with
         {
@@ -174,7 +175,7 @@ public sealed class StepWords
     private static IEnumerable<string> Counted(IEnumerable<Thing> things) =>
         things.GroupBy(t => (t.Like, t.Article)).Select(g => $"{g.First().Count(g.Count())}{(g.Key.Article.Length > 0 ? $", {g.Key.Article}" : "")}");
 
-    private BenchStep Off(BenchStep step, Stand stand, string? ends)
+    private BenchStep Off(BenchStep step, Stand stand, string? ends, string also = "")
     {
         var joints = step.Acts.OfType<Act.Open>().Select(o => stand.Joint(o.Joint)!).ToList();
         if (joints.Count == 0)
@@ -202,7 +203,7 @@ public sealed class StepWords
         var kept = removed.Count > 0 && ends is null && !isBareBar ? $" Into the tray with what is its own, kept together." : "";
         return step with
         {
-            Says = $"{what}.{wide}{dirt} {off.How}{hollow}{kept}",
+            Says = $"{what}.{wide}{dirt} {off.How}{hollow}{kept}{also}",
             Tool = off.Tool,
             Wants = off.Wanted,
             FallsOut = off.FallsOut,

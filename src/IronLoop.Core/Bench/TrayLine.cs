@@ -44,6 +44,7 @@ public sealed record TrayLine(string What, string? Fits, IReadOnlyDictionary<Pla
     /// <param name="from">How it stood at take-in, which tells what held what.</param>
     /// <param name="stand">How it stands.</param>
     /// <param name="place">The place.</param>
+    /// <returns>The lines, each with the id of the band that it fits; what is a band itself, and what fits none, with an empty one.</returns>
     public static IReadOnlyList<BagLine> In(Stand from, Stand stand, Place place)
     {
         var things = stand.Things.Where(t => t.Place == place).ToList();
@@ -52,7 +53,7 @@ public sealed record TrayLine(string What, string? Fits, IReadOnlyDictionary<Pla
         foreach (var band in things.Where(t => t.Kind is ThingKind.Band or ThingKind.BucklePiece or ThingKind.TailPiece or ThingKind.MeshPiece or ThingKind.OnePieceBand)
             .GroupBy(t => t.Fits).OrderBy(g => g.Key, StringComparer.Ordinal))
         {
-            lines.Add(new BagLine(BandOf(band.First()), 1));
+            lines.Add(new BagLine(BandOf(band.First()), 1) { Fits = band.Key == FromTheWatch.Old ? "" : band.Key ?? "" });
             counted.UnionWith(band.SelectMany(t => stand.Hanging(t.Id)));
         }
         foreach (var closure in things.Where(t => t.IsClosure && !counted.Contains(t.Id)).ToList())
@@ -61,13 +62,13 @@ public sealed record TrayLine(string What, string? Fits, IReadOnlyDictionary<Pla
                 .Where(t => t.Place == place && !counted.Contains(t.Id)).ToList();
             if (held.Count == 0)
                 continue;
-            lines.Insert(0, new BagLine($"{closure.Like} with {string.Join(" and ", held.GroupBy(t => t.Like).Select(g => g.First().Count(g.Count())))}", 1));
+            lines.Insert(0, new BagLine($"{closure.Like} with {string.Join(" and ", held.GroupBy(t => t.Like).Select(g => g.First().Count(g.Count())))}", 1) { Fits = closure.Fits ?? "" });
             counted.Add(closure.Id);
             counted.UnionWith(held.Select(t => t.Id));
         }
         lines.InsertRange(0, things.Where(t => !counted.Contains(t.Id)).GroupBy(t => (t.Fits, What: NameOf(t)))
             .OrderBy(g => g.Key.Fits == FromTheWatch.Old).ThenBy(g => g.First().Kind == ThingKind.Link ? 0 : 1).ThenBy(g => g.Key.What, StringComparer.Ordinal)
-            .Select(g => new BagLine(g.Count() == 1 ? g.Key.What.Replace(g.First().Plural, g.First().Like, StringComparison.Ordinal) : g.Key.What, g.Count())));
+            .Select(g => new BagLine(g.Count() == 1 ? g.Key.What.Replace(g.First().Plural, g.First().Like, StringComparison.Ordinal) : g.Key.What, g.Count()) { Fits = g.Key.Fits ?? "" }));
         return lines;
     }
 
@@ -84,7 +85,7 @@ public sealed record TrayLine(string What, string? Fits, IReadOnlyDictionary<Pla
         var ends = ((Side[])[Side.Twelve, Side.Six]).Select(s => FromTheWatch.EndOf(now, FromTheWatch.Wanted, s));
         return
         [
-            .. now.Things.Where(t => t.Place == Place.Tray && now.Holding(t.Id).Count > 0 && (t.IsClosure || ends.Contains(t.Id))).SelectMany(t => now.Hanging(t.Id)),
+            .. now.Things.Where(t => t.Place == Place.Tray && now.Holding(t.Id).Count > 0 && (t.IsClosure && t.Fits != FromTheWatch.Old || ends.Contains(t.Id))).SelectMany(t => now.Hanging(t.Id)),
         ];
     }
 }

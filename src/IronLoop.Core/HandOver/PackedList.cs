@@ -12,7 +12,7 @@ public static class PackedList
     public static IReadOnlyList<string> Of(string watch, IReadOnlyList<BagLine> bag, IReadOnlyList<BagLine> cameWith) =>
     [
         $"{watch}, on its band, wrapped so that metal does not lie on metal",
-        .. bag.Count == 0 ? (string[])[] : [$"the bag, labelled: {string.Join(", ", bag.Select(l => $"{l.Count} {l.What}"))}"],
+        .. bag.Count == 0 ? (string[])[] : [$"the bag, labelled: {BagWords.Said(bag)}"],
         .. cameWith.Select(l => $"{l.Count} {l.What}, as it came"),
         "the owner’s card",
     ];

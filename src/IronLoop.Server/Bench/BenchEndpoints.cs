@@ -31,6 +31,8 @@ internal static partial class BenchEndpoints
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         bench.MapPut("/open", Open).WithName("openToGauge").WithSummary("The joints that are opened to be gauged before the rest is agreed.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        bench.MapPut("/lent", Lend).WithName("lendForTheWork").WithSummary("What the shop lends for the work, and takes back before the watch goes.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         bench.MapPut("/steps/{key}", Tick).WithName("tickStep").WithSummary("Does the next step, leaves it out with a reason, or takes the last one back.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         bench.MapPut("/consent", Sign).WithName("signConsent").WithSummary("The owner’s signature to work that cannot be undone.")
@@ -122,6 +124,18 @@ internal static partial class BenchEndpoints
             refusals.Add("$.groups", $"groups has {group}; on this watch {(may.Count == 0 ? "nothing can be opened yet" : $"can be opened {string.Join(", ", may)}")}.");
         refusals.ThrowIfAny("This cannot be opened.");
         ToBeGauged.Set(work, id, open.Groups);
+        BenchChange.Again(work, id);
+        return Kept(work, id);
+    }
+
+    private static BenchSheet Lend(long id, LentWire lent, ShopFile shop)
+    {
+        var lines = lent.Read();
+        using var work = shop.Begin();
+        var file = JobFile.Read(work, id);
+        file.MustBeOpen();
+        file.MustNotBeReferred();
+        LentThings.Set(work, id, lines);
         BenchChange.Again(work, id);
         return Kept(work, id);
     }

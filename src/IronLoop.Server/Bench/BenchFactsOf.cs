@@ -40,6 +40,7 @@ internal static class BenchFactsOf
             Wall = file.BenchFile.Wall,
             Hands = file.BenchFile.Hands,
             OpenToGauge = file.BenchFile.ToGauge,
+            Lent = file.BenchFile.Lent,
             Marks = file.Marks,
             Plan = file.Plan?.Arrangement,
             Holed = file.Holed,

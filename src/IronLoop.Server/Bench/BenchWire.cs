@@ -1,10 +1,12 @@
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 using IronLoop.Core.Tools;
 using IronLoop.Server.Contract;
+using IronLoop.Server.Gauge;
 using IronLoop.Server.Rack;
 using IronLoop.Storage;
 
@@ -116,12 +118,12 @@ internal sealed record OpenWire(IReadOnlyList<JointGroup> Groups);
 /// <summary>What can be opened to be gauged, and what is then to be read.</summary>
 /// <param name="Groups">The groups that can be opened on this watch.</param>
 /// <param name="Chosen">Those that are.</param>
-/// <param name="Figures">The figures to be read of what lies open; empty until it does.</param>
+/// <param name="Lines">The figures to be read of what lies open; empty until it does.</param>
 /// <param name="Kept">Whether all of it lies open, in the tray.</param>
-internal sealed record ToGaugeWire(IReadOnlyList<JointGroup> Groups, IReadOnlyList<JointGroup> Chosen, IReadOnlyList<Core.Jobs.GaugedFigure> Figures, bool Kept)
+internal sealed record ToGaugeWire(IReadOnlyList<JointGroup> Groups, IReadOnlyList<JointGroup> Chosen, IReadOnlyList<GaugeLineWire> Lines, bool Kept)
 {
     /// <summary>Null once a plan is agreed and nothing was opened before.</summary>
-    public static ToGaugeWire? Of(JobFile file)
+    public static ToGaugeWire? Of(ShopWork work, JobFile file)
     {
         var isAgreed = file.Plan?.AgreedAt is not null;
         if (isAgreed && !file.Bench.IsOpened || file.Job.ClosedAt is not null || BenchFactsOf.Of(file) is not { } facts)
@@ -130,7 +132,13 @@ internal sealed record ToGaugeWire(IReadOnlyList<JointGroup> Groups, IReadOnlyLi
         var isOpen = file.Bench is { IsOpened: true, Now: { } now, Plan: { } plan } && plan.OpenFirst.All(id => now.Stand.Joint(id) is not { Closed: true });
         var groups = OpenedToGauge.Groups(facts);
         return groups.Count == 0 && chosen.Count == 0 ? null
-            : new ToGaugeWire(groups, chosen, isOpen ? [.. chosen.SelectMany(g => OpenedToGauge.Figures(facts, g)).Distinct()] : [], isOpen);
+            : new ToGaugeWire(groups, chosen, isOpen ? Read(work, file, [.. chosen.SelectMany(g => OpenedToGauge.Figures(facts, g)).Distinct()]) : [], isOpen);
+    }
+
+    private static List<GaugeLineWire> Read(ShopWork work, JobFile file, IReadOnlyList<GaugedFigure> figures)
+    {
+        var readings = Gaugings.ReadingsOf(work, file.Job.Id).ToLookup(r => r.Figure);
+        return [.. figures.Select(f => GaugeLineWire.Read(FigureKind.For(f), file.Figures, file.Figures.Head, figures, file.Job.Id, [.. readings[f]]))];
     }
 }
 
@@ -179,11 +187,13 @@ internal sealed record ClosesWire(string Place, int Count, int Planned, bool Has
 /// <param name="CameOut">What the last step took out of its joint and lies in the tray, as the tray names it: it is judged there and then.</param>
 /// <param name="OnceIsEnough">The first-time chance in percent, where it is so good that one try-on, at the end, will do; null where it is not offered.</param>
 /// <param name="ToGauge">What can be opened to be gauged before the rest is agreed; null where nothing can.</param>
+/// <param name="Lent">What the shop lends for the work.</param>
+/// <param name="Gone">Parts that are bent, worn or lost, with what could take their place.</param>
 /// <param name="Former">What was noted at former visits of this watch, the newest first.</param>
 internal sealed record BenchSheet(
     ToldStand? From, ToldStand? To, SetupWire Setup, GripWire Hands, CameWire Came, bool HasLinks, IReadOnlyList<LookWire> Joints, IReadOnlyList<JointGroup> Asks, IReadOnlyList<FastenerWire> Fasteners, int Round,
     IReadOnlyList<EarlierWire> Earlier, IReadOnlyList<StepWire> Steps, double MinutesLeft, IReadOnlyList<TrayLineWire> Tray, BenchConsentWire? Consent, string? Trouble,
-    string? Foretold, ClosesWire? Closes, IReadOnlyList<NoteWire> Notes, IReadOnlyList<NoteWire> Former, IReadOnlyList<string> CameOut, int? OnceIsEnough, ToGaugeWire? ToGauge)
+    string? Foretold, ClosesWire? Closes, IReadOnlyList<NoteWire> Notes, IReadOnlyList<NoteWire> Former, IReadOnlyList<string> CameOut, int? OnceIsEnough, ToGaugeWire? ToGauge, IReadOnlyList<LentLineWire> Lent, IReadOnlyList<GoneWire> Gone)
 {
     private static readonly JointGroup[] OfABracelet = [JointGroup.Links, JointGroup.ClaspTwelve, JointGroup.ClaspSix];
 
@@ -215,7 +225,8 @@ internal sealed record BenchSheet(
             Math.Round(steps.Where(s => !s.Done).Sum(s => s.Minutes), 1),
             Lines(bench),
             ConsentOf(work, file), bench.Trouble, AtTheWrist.Foretold(file), ClosesWire.Of(file),
-            [.. StepNotes.Of(work, file.Job.Id).Select(NoteWire.Of)], [.. StepNotes.Before(work, file.Job.WatchId, file.Job.Id).Select(NoteWire.Of)], CameOutOf(bench), OnceIsEnoughFor(file), ToGaugeWire.Of(file));
+            [.. StepNotes.Of(work, file.Job.Id).Select(NoteWire.Of)], [.. StepNotes.Before(work, file.Job.WatchId, file.Job.Id).Select(NoteWire.Of)], CameOutOf(bench), OnceIsEnoughFor(file), ToGaugeWire.Of(work, file),
+            [.. file.BenchFile.Lent.Select(l => new LentLineWire(l.Name, l.Count, l.Drawer))], GoneWire.Of(work, bench));
     }
 
     /// <summary>The groups that the next step asks to be looked at.</summary>

@@ -45,20 +45,21 @@ internal sealed record JobBench(BenchFacts? Facts, BenchPlan? Plan, IReadOnlyLis
         // What was closed under a version before has its history alone.
         if (file.Job.ClosedAt is not null && file.BenchFile.Plan is null)
             return new JobBench(facts, null, done, [], null) { History = history };
+        var stored = done.Count > 0 ? file.BenchFile.Plan?.Plan : null;
+        var none = new JobBench(facts, null, done, [], null) { History = history, IsOpened = stored is { IsToGauge: true } };
         try
         {
-            var stored = done.Count > 0 ? file.BenchFile.Plan?.Plan : null;
             var plan = stored is { IsToGauge: false } || stored is not null && !isAgreed ? stored : PlanOf(facts, stored, done, isAgreed);
-            var bench = new JobBench(facts, plan, done, [], Worked.After(plan.From, done.SelectMany(d => d.Acts!))) { History = history, IsOpened = stored is { IsToGauge: true } };
+            var bench = none with { Plan = plan, Now = Worked.After(plan.From, done.SelectMany(d => d.Acts!)) };
             return file.Job.ClosedAt is not null ? bench : bench with { Left = BenchSteps.Left(facts, plan, bench.Steps) };
         }
         catch (BenchException impossible)
         {
-            return new JobBench(facts, null, done, [], null) { History = history, Trouble = impossible.Message };
+            return none with { Trouble = impossible.Message };
         }
         catch (InvalidOperationException damaged)
         {
-            return new JobBench(facts, null, done, [], null) { History = history, Trouble = $"The account of this job is damaged: {damaged.Message}" };
+            return none with { Trouble = $"The account of this job is damaged: {damaged.Message}" };
         }
     }
 

@@ -80,6 +80,16 @@ internal static class DemoBands
             new BraceletClasp(Mm(18.0m), Mm(18.0m), Side.Six, 4, Mm(2.2m), 1), "fold-over", 3.0m, 0, 1) with
         { OwnerClientId = owner };
 
+    /// <summary>An owner's bracelet of a usual make.</summary>
+    public static Func<long, StockBand> Own(string name) => owner => Bracelet(
+        "OWN-BRACELET", name, 20, "brushed", solid: true, Row(8.6m, 2, 8.2m, 8), Row(8.6m, 2, 8.2m, 7),
+        new BraceletClasp(Mm(18.4m), Mm(19.6m), Side.Twelve, 5, Mm(2.4m), 4), "fold-over with safety flap", 3.4m, 0, 1) with
+    { OwnerClientId = owner };
+
+    /// <summary>An owner's strap.</summary>
+    public static Func<long, StockBand> OwnStrap(string name) => owner =>
+        Strap("OWN-STRAP", name, 20, BandMaterial.Leather, "tan", BandAttachment.LooseBar, 2.6m, 75, 118, 58, 7, 0, 1) with { OwnerClientId = owner };
+
     private static StockBand Bracelet(
         string article, string name, decimal width, string finish, bool solid, Link[] twelve, Link[] six, BraceletClasp clasp, string claspName,
         decimal thickness, long price, int inStock) =>

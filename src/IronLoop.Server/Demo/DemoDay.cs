@@ -3,6 +3,9 @@ using IronLoop.Core.Fitting;
 using IronLoop.Core.HandOver;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
+using IronLoop.Core.Tray;
 using IronLoop.Server.Bench;
 using IronLoop.Server.Clasp;
 using IronLoop.Server.Devices;
@@ -15,6 +18,8 @@ namespace IronLoop.Server.Demo;
 /// <summary>Works jobs through the stations with the same storage and core as the fitter's screens do.</summary>
 internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<string, long> stock)
 {
+    private readonly HashSet<string> _own = new(StringComparer.Ordinal);
+
     public long TakeIn(string client, string contact, string watch, Request request, string words, int daysAgo, int promisedIn, string by)
     {
         var at = clock.GetUtcNow().AddDays(-daysAgo).AddMinutes(-37);
@@ -48,17 +53,78 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
         Gaugings.Choose(work, job, figures);
     }
 
+    public void Reads(long job, params ReadOnlySpan<(GaugedFigure Figure, decimal Mm)> readings)
+    {
+        foreach (var (figure, mm) in readings)
+            Gaugings.Read(work, job, figure, Length.FromMillimetres(mm), byLine: false, JobFile.Read(work, job).Job.TakenInAt);
+    }
+
     public void Choose(long job, string article) => Storage.Jobs.ChooseBand(work, job, stock[article]);
 
-    public void ChooseOwn(long job, Func<long, StockBand> own) =>
-        Storage.Jobs.ChooseBand(work, job, Bands.Add(work, own(JobFile.Read(work, job).Job.Client.Id)));
+    public void ChooseOwn(long job, Func<long, StockBand> own)
+    {
+        var band = own(JobFile.Read(work, job).Job.Client.Id);
+        Storage.Jobs.ChooseBand(work, job, Bands.Add(work, _own.Add(band.Article) ? band : band with { Article = Bands.NextArticle(work, "OWN") }));
+    }
 
     public void KeepClasp(long job) => Storage.Jobs.KeepClasp(work, job, clock.GetUtcNow());
+
+    public void CameOn(long job, OnTheWatch on, HeldBy held, bool isWanted = false) => CameAs.Set(work, job, new AsItCame(on, held, isWanted));
+
+    public void Works(long job, BenchSetup setup) => BenchSetups.Set(work, job, setup);
+
+    public void Finds(long job, params ReadOnlySpan<(JointGroup Group, Fastener Fastener)> looks)
+    {
+        foreach (var (group, fastener) in looks)
+            JointLooks.Set(work, job, group, new JointLook(fastener));
+    }
+
+    public void Lends(long job, params Lent[] lent) => LentThings.Set(work, job, lent);
+
+    public void Frees(long job, Side side, Length endPiece) => MarkedLinks.Free(work, job, side, endPiece);
+
+    public void Inspects(long job, OwnPart part) => OwnParts.Set(work, job, part);
+
+    public void SeesClasp(long job, JobClasp seen) => JobClasps.Set(work, job, seen);
+
+    /// <summary>Opens what can be gauged only then, before anything is agreed.</summary>
+    public void OpensToGauge(long job, params JointGroup[] groups)
+    {
+        ToBeGauged.Set(work, job, groups);
+        TickAll(job);
+    }
+
+    /// <summary>A piece of work of some time ago, from its take-in to its hand-over three days later.</summary>
+    /// <param name="choose">What is chosen and said of it before it is agreed.</param>
+    public void Piece(int daysAgo, string client, string contact, string watch, Request request, string words, string by, Figures figures, Action<long> choose)
+    {
+        var job = TakeIn(client, contact, watch, request, words, daysAgo + 3, 1 - daysAgo, by);
+        Gauge(job, figures);
+        choose(job);
+        if (JobFile.Read(work, job).OtherClasp is null)
+            KeepClasp(job);
+        Agree(job);
+        Signs(job, client);
+        Tick(job, _ => true, clock.GetUtcNow().AddDays(-daysAgo).AddHours(-2), 1.1);
+        HandOver(job, daysAgo);
+    }
+
+    private void Signs(long job, string by)
+    {
+        var file = JobFile.Read(work, job);
+        foreach (var topic in BenchEndpoints.TopicsOf(file))
+            Consents.Set(work, job, new Consent(file.Stock!.Id, file.Lasting, by, file.Job.TakenInAt) { OnPaper = true }, topic);
+    }
 
     public void ToTheBench(long job, string article)
     {
         Choose(job, article);
         KeepClasp(job);
+        Agree(job);
+    }
+
+    private void Agree(long job)
+    {
         var file = JobFile.Read(work, job);
         Agree(job, file.Arrangement()!);
         file = JobFile.Read(work, job);
@@ -70,7 +136,7 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
         Plans.Set(work, job, new StoredPlan(arrangement, JobFile.Read(work, job).Target!.Value.Length, clock.GetUtcNow()));
 
     /// <summary>Another clasp than the band's own; where there is none in stock, the job waits for it.</summary>
-    public void Replace(long job, string article) => ClaspChoice.Replace(work, JobFile.Read(work, job), Parts.Find(work, article)!.Id, "", clock.GetUtcNow());
+    public void Replace(long job, string article) => ClaspChoice.Replace(work, JobFile.Read(work, job), Parts.Find(work, article)!.Id, JobFile.Read(work, job).Job.Client.Name, clock.GetUtcNow());
 
     public void TickAll(long job) => Tick(job, _ => true, clock.GetUtcNow());
 
@@ -91,9 +157,7 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
         HandOver(job, daysAgo);
     }
 
-    /// <summary>
-    /// 
-    /// </summary>
+    /// <summary>A job is handed over, with all that its bag must hold.</summary>
     /// <param name="observeIn">In how many days from today the shop asks after it; null when it promised nothing.</param>
     public void HandOver(long job, int daysAgo, int? observeIn = null, string observeFor = "")
     {
@@ -106,6 +170,8 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
     private void Tick(long job, Func<BenchStep, bool> goesOn, DateTimeOffset at, double? pace = null, string? felt = null)
     {
         var file = JobFile.Read(work, job);
+        if (file.Bench.Trouble is { } trouble)
+            throw new InvalidOperationException($"{file.Job.Client.Name}: {trouble}");
         BenchChange.Begin(work, file);
         foreach (var step in file.Bench.Left.TakeWhile(goesOn))
         {

@@ -117,6 +117,7 @@ internal static class DemoShop
         }
         DemoRack.Fill(day);
         DemoLog.Fill(day);
+        DemoPieces.Fill(day);
         work.Keep();
     }
 

@@ -15,7 +15,12 @@ namespace IronLoop.Server.HandOver;
 internal static class Closing
 {
     /// <summary>What the bag must hold: everything that was put into it, by the band it fits.</summary>
-    public static IReadOnlyList<BagLine> Bag(JobFile file) => file.Bench is { Plan: { } plan, Now: { } now } ? TrayLine.In(plan.From, now.Stand, Place.Bag) : [];
+    public static IReadOnlyList<BagLine> Bag(JobFile file) => file.Bench is { Plan: { } plan, Now: { } now } 
+        ? [.. TrayLine.In(plan.From, now.Stand, Place.Bag).GroupBy(l => l.What).Select(g => new BagLine(g.Key, g.Sum(l => l.Count)) { Fits = FitsSaid(file, g.First().Fits) }).OrderBy(l => l.Fits.Length == 0)] : [];
+
+    /// <summary>The band of the job as the owner knows it; what is of the old band says so by itself.</summary>
+    private static string FitsSaid(JobFile file, string fits) =>
+        fits is FromTheWatch.Wanted or FromTheWatch.Other && file.Stock is { } stock ? char.ToLowerInvariant(stock.Name[0]) + stock.Name[1..] : "";
 
     /// <summary>What the owner is told, once a plan is agreed.</summary>
     public static IReadOnlyList<string> AdviceFor(JobFile file, IReadOnlyList<BagLine> bag) =>
@@ -41,7 +46,7 @@ internal static class Closing
         var id = file.Job.Id;
         Bags.Fill(work, id, bag);
         HandOvers.Close(work, id, at, how with { LeftBandId = Left(work, file) });
-        var held = bag.Count == 0 ? "Nothing for the bag." : $"In the bag: {string.Join(", ", bag.Select(l => $"{l.Count} {l.What}"))}.";
+        var held = bag.Count == 0 ? "Nothing for the bag." : $"In the bag: {BagWords.Said(bag)}.";
         var back = how.GoesBack switch { HowItGoesBack.Posted => "Posted.", HowItGoesBack.Collected => "Collected.", _ => "" };
         var observed = how.ObserveOn is { } day ? $"To be asked after on {day:d MMMM yyyy}{(how.ObserveFor.Length > 0 ? $": {how.ObserveFor}" : "")}." : "";
         Log.Write(work, id, at, how.By, Station.HandOver, string.Join(' ', ((string[])

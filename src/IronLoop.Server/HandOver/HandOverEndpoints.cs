@@ -11,9 +11,13 @@ using IronLoop.Storage;
 
 namespace IronLoop.Server.HandOver;
 
-/// <summary>A kind of part in the owner's bag.</summary>
+/// <summary>A kind of part in the owner’s bag.</summary>
+/// <param name="Fits">The band it fits; empty where it fits none.</param>
 [method: JsonConstructor]
-internal readonly record struct BagLineWire(string What, int Count);
+internal readonly record struct BagLineWire(string What, int Count, string Fits);
+
+/// <summary>What was counted into the bag of one kind.</summary>
+internal readonly record struct BagCountWire(string What, int Count);
 
 /// <summary>What the hand-over shows.</summary>
 /// <param name="Advice">What the owner is told.</param>
@@ -36,7 +40,7 @@ internal sealed record HandOverSheet(
 /// <param name="ObserveOn">The day the shop promises to ask after it, from tomorrow to a year on.</param>
 /// <param name="ObserveFor">What is watched until then, up to 200 characters.</param>
 internal sealed record HandOverWire(
-    IReadOnlyList<BagLineWire> Counted, string By, string? Note = null, HowItGoesBack? GoesBack = null, IReadOnlyList<string>? Packed = null, string? Price = null,
+    IReadOnlyList<BagCountWire> Counted, string By, string? Note = null, HowItGoesBack? GoesBack = null, IReadOnlyList<string>? Packed = null, string? Price = null,
     DateOnly? ObserveOn = null, string? ObserveFor = null);
 
 /// <summary>Who takes a job in again.</summary>
@@ -81,7 +85,7 @@ internal static class HandOverEndpoints
         var bag = closed ? Bags.Of(work, file.Job.Id) : Closing.Bag(file);
         var how = HandOvers.Of(work, file.Job.Id);
         return new HandOverSheet(
-            WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures, [.. bag.Select(l => new BagLineWire(l.What, l.Count))],
+            WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures, [.. bag.Select(l => new BagLineWire(l.What, l.Count, l.Fits))],
             file.Progress.Done(Station.Bench) && !closed, closed, Closing.AdviceFor(file, bag), Closing.Packed(work, file, bag),
             how.GoesBack, how.ObserveOn, how.ObserveFor, file.Job.PriceCents, how.Note, how.By, how.BackFrom);
     }

@@ -1,4 +1,5 @@
 using System.Globalization;
+using IronLoop.Core.HandOver;
 using IronLoop.Core.Tray;
 using IronLoop.Server.Rack;
 using SkiaSharp;
@@ -29,9 +30,14 @@ internal sealed class BagLabel : IPicture
         Head = _lines.Count;
         if (bag.Count == 0)
             Add("Nothing came out.", 3.8f, false, Width - 2 * Margin);
-        foreach (var line in bag)
-            Add($"{line.Count}  {line.What}", 3.8f, true, Width - 2 * Margin);
-        Add("Keep this bag: these parts fit this band.", 2.9f, false, Width - 2 * Margin);
+        foreach (var (fits, lines) in BagWords.ByBand(bag))
+        {
+            if (fits.Length > 0)
+                Add($"For the {fits}", 3.2f, false, Width - 2 * Margin);
+            foreach (var line in lines)
+                Add($"{line.Count}  {line.What}", 3.8f, true, Width - 2 * Margin);
+        }
+        Add("Keep this bag: these parts fit this watch and its bands.", 2.9f, false, Width - 2 * Margin);
     }
 
     public SKSize Size => new(Width, Math.Max(Margin + Code, HeadHeight) + 2.5f + _lines.Skip(Head).Sum(Step) + Margin);

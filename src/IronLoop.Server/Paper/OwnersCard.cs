@@ -45,7 +45,7 @@ internal static class OwnersCard
             sheet.Down += 1;
         }
         sheet.Down += 2;
-        sheet.Part("In your bag", done.Bag.Count == 0 ? "Nothing came out." : string.Join(", ", done.Bag.Select(l => $"{l.Count} {l.What}")) + ".");
+        sheet.Part("In your bag", done.Bag.Count == 0 ? "Nothing came out." : Core.HandOver.BagWords.Said(done.Bag.Select(l => new Core.Tray.BagLine(l.What, l.Count) { Fits = l.Fits })) + ".");
         if (done.ObserveOn is { } day)
             sheet.Part("We ask after it", $"On {day.ToString("d MMMM yyyy", CultureInfo.InvariantCulture)}{(done.ObserveFor.Length > 0 ? $": {done.ObserveFor}" : "")}.");
         if (done.Price is { } cents)

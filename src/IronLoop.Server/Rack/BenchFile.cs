@@ -31,6 +31,9 @@ internal sealed record BenchFile(
     /// <summary>The groups of joints that are opened to be gauged before the rest is agreed.</summary>
     public IReadOnlySet<JointGroup> ToGauge { get; init; } = new HashSet<JointGroup>();
 
+    /// <summary>What the shop lends for the work.</summary>
+    public IReadOnlyList<Lent> Lent { get; init; } = [];
+
     /// <summary>What the last try-on found; null before there was one.</summary>
     public Felt? Tried { get; init; }
 
@@ -46,6 +49,7 @@ internal sealed record BenchFile(
         {
             MissingBars = marks.Where(m => m.Kind == DamageKind.MissingBar).Select(m => SideOf(m.Place)).OfType<Side>().ToHashSet(),
             ToGauge = ToBeGauged.Of(work, job.Id),
+            Lent = LentThings.Of(work, job.Id),
             Tried = TriedOns.Last(work, job.Id),
             Wall = ToolWalls.Of(work),
             Hands = BenchSetups.HandsOf(work, Hand.AtWork?.By ?? job.TakenInBy),

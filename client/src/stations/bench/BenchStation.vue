@@ -12,6 +12,8 @@ import CamePart from './CamePart.vue'
 import JointsPart from './JointsPart.vue'
 import JudgePart from './JudgePart.vue'
 import { isAnswer, isForward, pedalKey } from './pedal'
+import LentPart from './LentPart.vue'
+import OpenPart from './OpenPart.vue'
 import NotesPart from './NotesPart.vue'
 import StepPart from './StepPart.vue'
 import StepsPart from './StepsPart.vue'
@@ -91,10 +93,11 @@ onMounted(() => {
 </script>
 
 <template>
-  <template v-if="sheet && job.planAgreed">
+  <template v-if="sheet && (job.planAgreed || sheet.toGauge)">
     <PartTabs :parts="parts" label="The bench" :open="part" @open="part = $event" />
     <template v-if="part === 'step'">
       <p v-if="sheet.trouble" class="refused" role="alert">{{ sheet.trouble }}</p>
+      <OpenPart v-if="!job.planAgreed" :job="job" :sheet="sheet" :open="open" />
       <p v-if="open && sheet.onceIsEnough" data-testid="once">
         It will be right the first time with a chance of
         <span class="figure">{{ sheet.onceIsEnough }} %</span>.
@@ -107,6 +110,7 @@ onMounted(() => {
         >
       </p>
       <StepPart
+        v-if="sheet.steps.length > 0"
         :job-id="job.id"
         :sheet="sheet"
         :open="open"
@@ -123,21 +127,16 @@ onMounted(() => {
           <JointsPart :job-id="job.id" :sheet="sheet" :groups="sheet.asks" :open="open" />
         </template>
       </StepPart>
-      <JudgePart v-if="open" :job-id="job.id" :came-out="sheet.cameOut" />
+      <JudgePart v-if="open" :job-id="job.id" :came-out="sheet.cameOut" :gone="sheet.gone" />
       <NotesPart :job-id="job.id" :notes="sheet.notes" :open="open" adds title="Noted" />
     </template>
     <StepsPart v-else-if="part === 'steps'" :sheet="sheet" />
     <TrayPart v-else-if="part === 'tray'" :job-id="job.id" :sheet="sheet" :open="open" />
     <template v-else-if="part === 'tools'">
       <CamePart :job-id="job.id" :sheet="sheet" :open="open" />
-      <JointsPart
-        v-if="sheet.hasLinks"
-        :job-id="job.id"
-        :sheet="sheet"
-        :groups="sheet.joints.map((j) => j.group)"
-        :open="open"
-      />
+      <JointsPart :job-id="job.id" :sheet="sheet" :groups="sheet.joints.map((j) => j.group)" :open="open" />
       <ToolsPart :job-id="job.id" :sheet="sheet" :open="open" />
+      <LentPart :job-id="job.id" :lent="sheet.lent" :open="open" />
     </template>
     <template v-else>
       <p>

@@ -20,7 +20,8 @@ const { typed, error, keep } = useKept(() => props.look, found)
   <form :data-group="look.group" @submit.prevent="keep">
     <fieldset :disabled="!open">
       <legend>{{ groups[look.group] }}</legend>
-      <div class="choices" :class="{ asked }">
+      <!-- What holds a band at the lugs is said with the watch; here are its sizes. -->
+      <div v-if="look.group !== 'lugs'" class="choices" :class="{ asked }">
         <label v-for="f in fasteners" :key="f.fastener" class="choice">
           <input
             v-model="typed.fastener"
@@ -37,7 +38,7 @@ const { typed, error, keep } = useKept(() => props.look, found)
         </label>
       </div>
       <template v-if="!asked">
-        <label class="choice">
+        <label v-if="look.group !== 'lugs'" class="choice">
           <input v-model="typed.noArrow" type="checkbox" :name="`noArrow-${look.group}`" />
           <span>Nothing shows a direction</span>
         </label>
@@ -99,6 +100,9 @@ input[type='checkbox'] {
   width: 22px;
   height: 22px;
   accent-color: rgb(var(--v-theme-primary));
+}
+.choice .quiet {
+  display: block;
 }
 .row {
   display: flex;

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useBench } from '../../api/bench'
+import { useBench, type BenchSheet } from '../../api/bench'
 import { wholeOf } from '../../api/refused'
 import { useActing } from './acting'
 
-const props = defineProps<{ jobId: number; cameOut: string[] }>()
+const props = defineProps<{ jobId: number; cameOut: string[]; gone: BenchSheet['gone'] }>()
 const { part } = useBench(() => props.jobId)
 const { busy, error, act } = useActing()
 const verdicts = [
@@ -14,6 +14,8 @@ const verdicts = [
 /** Good needs no word; of the others one less lies in the tray, and another has to take its place. */
 const judge = (what: string, verdict: (typeof verdicts)[number]) =>
   act(() => part({ part: what, count: 1, act: verdict.act, partId: null, why: verdict.title }))
+const instead = (what: string, partId: number | null) =>
+  act(() => part({ part: what, count: 1, act: 'fromStock', partId, why: '' }))
 </script>
 
 <template>
@@ -31,6 +33,29 @@ const judge = (what: string, verdict: (typeof verdicts)[number]) =>
       {{ v.title }}
     </button>
   </div>
+  <div
+    v-for="g in gone"
+    :key="`gone-${g.part}`"
+    role="group"
+    :aria-label="`In place of one of the ${g.part}`"
+  >
+    <p>One of the {{ g.part }} is gone. In its place:</p>
+    <p class="offers">
+      <v-btn
+        v-for="o in g.offers"
+        :key="o.partId"
+        variant="outlined"
+        size="small"
+        :disabled="busy"
+        :data-instead="o.article"
+        @click="instead(g.part, o.partId)"
+        >{{ o.article }}, {{ o.drawer }}{{ o.ofSize ? '' : `: ${o.measured}` }}</v-btn
+      >
+      <v-btn variant="text" size="small" :disabled="busy" @click="instead(g.part, null)"
+        >one from the bench box, not counted</v-btn
+      >
+    </p>
+  </div>
   <p v-if="wholeOf(error)" class="refused" role="alert">{{ wholeOf(error) }}</p>
 </template>
 
@@ -40,6 +65,11 @@ const judge = (what: string, verdict: (typeof verdicts)[number]) =>
   flex-wrap: wrap;
   align-items: center;
   gap: 2px 12px;
+}
+.offers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 10px;
 }
 .judge button {
   min-height: 44px;

@@ -134,7 +134,7 @@ const isTryOn = computed(() => next.value?.row === 'tryOn')
     </form>
   </section>
   <template v-else>
-    <p class="what">Every step is done.</p>
+    <p v-if="!sheet.toGauge" class="what">Every step is done.</p>
     <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
     <div v-if="open && anyDone" class="acts">
       <v-btn variant="outlined" :disabled="busy" @click="emit('back')">Back</v-btn>

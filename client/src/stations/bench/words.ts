@@ -47,6 +47,14 @@ export const groups: Record<JointGroup, string> = {
   lugs: 'What holds the band at the lugs',
 }
 
+/** What can be opened to be gauged, as it is chosen. */
+export const openable: Record<JointGroup, string> = {
+  links: 'A joint between the links',
+  claspTwelve: 'The clasp’s joint on the 12 side',
+  claspSix: 'The clasp’s joint on the 6 side',
+  lugs: 'At the lugs: what is on the watch comes off',
+}
+
 export const fasteners: Partial<Record<JointLook['fastener'], string>> = {
   splitPin: 'Split pins',
   pinWithTube: 'Pins with tubes',

@@ -13,10 +13,10 @@ import type { Job, LoopSheet } from '../../api/shop'
 import PartTabs from '../../frame/PartTabs.vue'
 import VerdictRing from '../match/VerdictRing.vue'
 import CandidateCard from './CandidateCard.vue'
+import FigureLines from '../gauge/FigureLines.vue'
 import EndPart from './EndPart.vue'
 import KeepClasp from './KeepClasp.vue'
 import KeyPart from './KeyPart.vue'
-import MeasurePart from './MeasurePart.vue'
 import OwnParts from './OwnParts.vue'
 
 const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
@@ -117,14 +117,19 @@ const showAll = ref(false)
       />
     </template>
 
-    <MeasurePart
-      v-else-if="part === 'measure'"
-      :key="sheet.kind ?? ''"
-      :sheet="sheet"
-      :job-id="job.id"
-      :disabled="job.closedAt !== null"
-      @figure="emit('figure', $event)"
-    />
+    <template v-else-if="part === 'measure'">
+      <FigureLines
+        :key="sheet.kind ?? ''"
+        :lines="sheet.lines"
+        :job-id="job.id"
+        :disabled="job.closedAt !== null"
+        @figure="emit('figure', $event)"
+      />
+      <p v-if="open && !job.planAgreed" class="quiet">
+        What cannot be read closed is
+        <router-link :to="`/jobs/${job.id}/bench`">opened at the bench first</router-link>.
+      </p>
+    </template>
 
     <OwnParts
       v-else-if="part === 'own'"

@@ -91,7 +91,9 @@ function close() {
           <tbody>
             <tr v-for="line in sheet.bag" :key="line.what">
               <td class="figure">{{ line.count }}</td>
-              <td>{{ line.what }}</td>
+              <td>
+                {{ line.what }} <span v-if="line.fits" class="quiet">for the {{ line.fits }}</span>
+              </td>
               <td v-if="sheet.ready">
                 <input
                   v-model="counts[line.what]"

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { nextTick, onMounted, useTemplateRef } from 'vue'
-import type { ClaspSheet } from '../../api/clasp'
-import { useGauge, type GaugedFigure } from '../../api/gauge'
-import FigureLine from '../gauge/FigureLine.vue'
-import { useCaliper } from '../gauge/caliper'
-import { useSaving } from '../gauge/saving'
+import { useGauge, type GaugedFigure, type GaugeLine } from '../../api/gauge'
+import FigureLine from './FigureLine.vue'
+import { useCaliper } from './caliper'
+import { useSaving } from './saving'
 
-const props = defineProps<{ sheet: ClaspSheet; jobId: number; disabled: boolean }>()
+/** Figures read one after the other, each stored as it is read. */
+const props = defineProps<{ lines: GaugeLine[]; jobId: number; disabled: boolean }>()
 const emit = defineEmits<{ figure: [figure: GaugedFigure] }>()
 const gauge = useGauge(() => props.jobId)
 const saving = useSaving()
@@ -31,7 +31,7 @@ useCaliper((typed) => {
 })
 onMounted(async () => {
   await nextTick()
-  const unread = props.sheet.lines.find((l) => l.readings.length === 0)?.figure
+  const unread = props.lines.find((l) => l.readings.length === 0)?.figure
   const start = fields().find((f) => f.dataset.figure === unread) ?? fields()[0]
   if (!props.disabled) start?.focus()
 })
@@ -40,7 +40,7 @@ onMounted(async () => {
 <template>
   <div ref="root" class="lines">
     <FigureLine
-      v-for="l in sheet.lines"
+      v-for="l in lines"
       :key="l.figure"
       :line="l"
       :errors="refused[l.figure] ?? []"
