@@ -188,7 +188,7 @@ internal static partial class BenchEndpoints
     }
 
     /// <summary>What a step takes out of its drawer is the job's from then on, if it was not before.</summary>
-    private static void Fetch(ShopWork work, JobFile file, IReadOnlyDictionary<string, int> fetched)
+    internal static void Fetch(ShopWork work, JobFile file, IReadOnlyDictionary<string, int> fetched)
     {
         foreach (var (article, count) in fetched)
         {

@@ -162,6 +162,7 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
     public void HandOver(long job, int daysAgo, int? observeIn = null, string observeFor = "")
     {
         var file = JobFile.Read(work, job);
+        PartsTaken.BookOut(work, job, file.Bench is { Plan: { } plan, Now: { } stands } ? Used.Of(plan.From, stands.Stand) : null, clock.GetUtcNow().AddDays(-daysAgo), file.Job.TakenInBy);
         var observe = observeIn is { } days ? clock.Today().AddDays(days) : (DateOnly?)null;
         Closing.Close(work, file, Closing.Bag(file), new HandedOver(
             HowItGoesBack.Collected, file.Job.TakenInBy, "", null, null, observe, observeFor, null), clock.GetUtcNow().AddDays(-daysAgo));
@@ -175,6 +176,7 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
         BenchChange.Begin(work, file);
         foreach (var step in file.Bench.Left.TakeWhile(goesOn))
         {
+            BenchEndpoints.Fetch(work, JobFile.Read(work, job), Used.Fetched(JobFile.Read(work, job).Bench.Now!.Stand, step.Acts));
             int? seconds = pace is { } share ? (int)(step.Minutes * 60 * share) : null;
             at = at.AddSeconds(seconds ?? 0);
             if (felt is not null && step.Row == StepRow.TryOn)

@@ -22,7 +22,7 @@ internal static class DemoPieces
 
     private static void Straps(DemoDay day)
     {
-        day.Piece(124, "Lorne Askill", "gravel pier", "Ostwick three-hander, blue", Request.ChangeStrap, "It came with one of those levers; I want plain leather.", "MK",
+        day.Piece(124, "Lorne Askill", "gravel pier", "Ostwick quay hand, blue", Request.ChangeStrap, "It came with one of those levers; I want plain leather.", "MK",
             Figures("20", Attachment.SpringBarDrilled, "46.8", "174", WearPreference.Regular, "42.8", "2.9"), job =>
             {
                 day.CameOn(job, OnTheWatch.Soft, HeldBy.LeveredBars);
@@ -94,7 +94,7 @@ internal static class DemoPieces
             day.Finds(job, (JointGroup.Links, Fastener.SplitPin), (JointGroup.ClaspTwelve, Fastener.SpringBar), (JointGroup.ClaspSix, Fastener.SpringBar));
             day.Works(job, new BenchSetup(Micro: MicroSchool.BarRightOut));
         });
-        day.Piece(88, "Linna Voe", "net loft 2", "Tarn & Sedge small seconds, gilt", Request.TakeLinksOut, "So small a wrist, they said it could not be done.", "TB", Regular("18", "141"), job =>
+        day.Piece(88, "Linna Voe", "dye works", "Tarn & Sedge small seconds, gilt", Request.TakeLinksOut, "So small a wrist, they said it could not be done.", "TB", Regular("18", "141"), job =>
         {
             day.ChooseOwn(job, DemoBands.SmallWrist);
             day.Frees(job, Side.Twelve, Length.FromMillimetres(1.6m));
@@ -128,7 +128,7 @@ internal static class DemoPieces
             day.SeesClasp(job, new JobClasp(ClaspKind.PinBuckle, Pierced: true));
             day.Replace(job, "CL-F18");
         });
-        day.Piece(76, "Pask Hollin", "ropewalk 6", "Ostwick three-hander, ivory", Request.SomethingElse, "The strap came without a hole for the buckle’s bar.", "TB", Regular("20", "167"), job =>
+        day.Piece(76, "Pask Hollin", "ropewalk 6", "Ostwick quay hand, ivory", Request.SomethingElse, "The strap came without a hole for the buckle’s bar.", "TB", Regular("20", "167"), job =>
         {
             day.ChooseOwn(job, DemoBands.OwnStrap("Own calf strap, end not pierced"));
             day.SeesClasp(job, new JobClasp(ClaspKind.PinBuckle, Pierced: false));

@@ -17,7 +17,8 @@ namespace IronLoop.Server.HandOver;
 internal readonly record struct BagLineWire(string What, int Count, string Fits);
 
 /// <summary>What was counted into the bag of one kind.</summary>
-internal readonly record struct BagCountWire(string What, int Count);
+/// <param name="Fits">As the bag names it; it is counted by what it is.</param>
+internal readonly record struct BagCountWire(string What, int Count, string? Fits = null);
 
 /// <summary>What the hand-over shows.</summary>
 /// <param name="Advice">What the owner is told.</param>
