@@ -79,7 +79,7 @@ public static class BenchWork
     /// <summary>Stores what a job works from.</summary>
     public static void Set(ShopWork work, long jobId, StoredBench bench) =>
         work.Execute("INSERT OR REPLACE INTO bench_plan (job_id, plan, at_seq, changed) VALUES ($id, $plan, $seq, $changed)",
-            ("$id", jobId), ("$plan", Text(bench.Plan)), ("$seq", bench.AtSeq), ("$changed", bench.Plan.Before.Rounds > 0));
+            ("$id", jobId), ("$plan", Text(bench.Plan)), ("$seq", bench.AtSeq), ("$changed", bench.Plan.Before.TryOns > 0));
 
     /// <summary>Forgets what a job works from, and what was said of its parts, as long as no step is done.</summary>
     public static void Forget(ShopWork work, long jobId)

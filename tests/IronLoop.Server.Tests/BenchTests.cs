@@ -200,10 +200,38 @@ public sealed class BenchTests : IDisposable
         bench["cameOut"]!.AsArray().Select(c => c!.GetValue<string>()).ShouldBe(["link screws"]);
         bench = await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "link screws", count = 1, act = "scrapped", why = "bent" });
         bench["cameOut"]!.AsArray().ShouldBeEmpty("it is judged");
+        Text(bench["gone"]!.AsArray().Single(), "part").ShouldBe("link screws");
+        bench["gone"]![0]!["offers"]!.AsArray().ShouldBeEmpty("no screws are kept in stock here");
         await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "link screws", count = 1, act = "fromStock" });
         await Forward(job);
         Text(await _shop.Get($"/api/jobs/{job}/hand-over"), "done").ShouldContain("Replaced: 1 link screw.");
         (await _shop.Get("/api/log?words=bent"))["visits"]!.AsArray().ShouldNotBeEmpty();
+    }
+
+    [Fact]
+    public async Task What_takes_a_worn_pin_s_place_is_offered_by_size_and_booked_and_what_is_lent_comes_back()
+    {
+        var job = await OnTheBench("Ketil Orrel");
+        (await _shop.Put($"/api/jobs/{job}/bench/lent", new { lines = new[] { new { name = "fitting pin", count = 0, drawer = "" } } }, HttpStatusCode.BadRequest))["errors"]!.AsObject().Select(e => e.Key)
+            .ShouldBe(["$.lines[0].count", "$.lines[0].drawer"]);
+        await _shop.Put($"/api/jobs/{job}/bench/lent", new { lines = new[] { new { name = "fitting pin", count = 2, drawer = "pin box" } } });
+        var bench = await Forward(job, "open");
+        bench["steps"]!.AsArray().ShouldContain(s => Text(s, "says").Contains("lent for this work: 2 fitting pins", StringComparison.Ordinal));
+        bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true });
+        bench = await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "plain pins", count = 1, act = "scrapped", why = "worn" });
+        var offer = bench["gone"]![0]!["offers"]!.AsArray().Single(o => o!["ofSize"]!.GetValue<bool>())!;
+        Text(offer, "article").ShouldBe("PN-09-18", "the pins of this bracelet are 0.9 mm across");
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "plain pins", count = 1, act = "fromStock", partId = offer["partId"]!.GetValue<long>() });
+        async Task<int> Free() => (await _shop.Get("/api/parts")).AsArray().Single(p => Text(p, "article") == "PN-09-18")!["free"]!.GetValue<int>();
+        (await Free()).ShouldBe(offer["free"]!.GetValue<int>() - 1, "it is the job’s");
+        bench = await Forward(job);
+        bench["gone"]!.AsArray().ShouldBeEmpty();
+        bench["steps"]!.AsArray().ShouldContain(s => Text(s, "row") == "giveBack");
+        Replay.Replayed.Of(bench).Faults.ShouldBeEmpty();
+        var sheet = await _shop.Get($"/api/jobs/{job}/hand-over");
+        sheet["bag"]!.AsArray().Select(b => Text(b, "fits")).Distinct().ShouldBe(["own broad-link bracelet"], "all that is in the bag fits it");
+        await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = sheet["bag"]!, by = "TB" });
+        (await Free()).ShouldBe(offer["free"]!.GetValue<int>() - 1);
     }
 
     [Fact]

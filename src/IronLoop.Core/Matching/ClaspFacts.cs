@@ -64,6 +64,9 @@ public sealed record BandEndFacts(
     BandKind Kind, BandMaterial Material, Length? Width, Length? Notch = null, Length? Bore = null, Length? Thickness = null,
     bool? NotchedEnd = null, bool? OtherEndPlain = null)
 {
+    /// <summary>Whether the bars that hold its present clasp are kept for another one: the slim one in its bore stays.</summary>
+    public bool KeepsItsBars { get; init; }
+
     /// <summary>Bore at the clasp's other joint, where it was gauged: the two may differ.</summary>
     public Length? OtherBore { get; init; }
 

@@ -142,6 +142,9 @@ public static class ClaspBarRule
                 ? $"A {bar} bar goes through both bores, {bore} and {both}."
                 : $"A {bar} bar goes through a {bore} bore.");
         }
+        // Before a bore is opened: can the slim bar be kept?
+        if (end is { KeepsItsBars: true, Material: BandMaterial.Metal })
+            return new RuleVerdict(Name, Verdict.Fits, $"The band’s own bars are kept for it: a {bar} one would not go through a {string.Join(" or a ", tight)} bore. See that they sit in the clasp’s holes.");
         var says = end.OtherBore is { } second && second != bore && tight.Count == 1
             ? $"A {bar} bar goes through one joint, but not through the other’s {tight[0]} bore."
             : $"A {bar} bar does not go through a {string.Join(" or a ", tight)} bore.";

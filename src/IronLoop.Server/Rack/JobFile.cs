@@ -3,6 +3,7 @@ using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
+using IronLoop.Core.Tray;
 using IronLoop.Server.Bench;
 using IronLoop.Server.Contract;
 using IronLoop.Storage;
@@ -84,6 +85,7 @@ internal sealed class JobFile
         Pierced = Clasp.Pierced,
         NotchedEnd = Clasp.Notched,
         OtherEndPlain = Clasp.OtherPlain,
+        KeepsItsBars = BenchFile.Own.Any(p => p is { Kind: OwnPartKind.ClaspPins, IsReused: true }),
     };
 
     public Band? Band => Stock?.Band;

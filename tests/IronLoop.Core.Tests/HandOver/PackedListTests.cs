@@ -7,10 +7,10 @@ public class PackedListTests
 {
     [Fact]
     public void A_parcel_holds_the_watch_its_bag_what_it_came_with_and_the_card() =>
-        PackedList.Of("Harbour watch", [new BagLine("links of 8 mm", 2), new BagLine("split pins", 2)], [new BagLine("box", 1)]).ShouldBe(
+        PackedList.Of("Harbour watch", [new BagLine("links of 8 mm", 2) { Fits = "harbour bracelet" }, new BagLine("split pins", 2) { Fits = "harbour bracelet" }, new BagLine("old strap", 1)], [new BagLine("box", 1)]).ShouldBe(
         [
             "Harbour watch, on its band, wrapped so that metal does not lie on metal",
-            "the bag, labelled: 2 links of 8 mm, 2 split pins",
+            "the bag, labelled: for the harbour bracelet 2 links of 8 mm, 2 split pins; 1 old strap",
             "1 box, as it came",
             "the owner’s card",
         ]);

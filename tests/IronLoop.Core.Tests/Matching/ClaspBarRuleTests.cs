@@ -89,4 +89,11 @@ public class ClaspBarRuleTests
     }
 
     private static Length Mm(decimal millimetres) => Length.FromMillimetres(millimetres);
+
+    [Fact]
+    public void A_slim_bar_that_is_kept_leaves_the_bore_as_it_is() =>
+        ClaspBarRule.Judge(Links with { Bore = Mm(1.55m), KeepsItsBars = true }, FoldOver(1.8m), Usual)!.ShouldSatisfyAllConditions(
+            r => r.Verdict.ShouldBe(Verdict.Fits),
+            r => r.Work.ShouldBeEmpty(),
+            r => r.Says.ShouldBe("The band’s own bars are kept for it: a 1.8 mm one would not go through a 1.55 mm bore. See that they sit in the clasp’s holes."));
 }
