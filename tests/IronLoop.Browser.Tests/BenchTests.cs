@@ -55,9 +55,25 @@ public sealed class BenchTests : IDisposable
     }
 
     [Fact]
-    public void A_lost_tube_is_replaced_from_stock_before_its_joint_can_be_closed()
+    public void What_is_read_only_open_is_opened_first_and_a_lost_tube_is_replaced_before_its_joint_can_be_closed()
     {
         _screen.Go("/");
+        // The slot of a watch for which no band is chosen yet.
+        _screen.Go("/jobs/11/bench");
+        _screen.Until(() => _screen.All("input[name=openFirst]").Count == 1, "what can be opened");
+        _screen.Find("input[name=openFirst]").Click();
+        _screen.Until(() => _screen.All("[data-testid=step]").Count == 1, "the first step");
+        while (_screen.All("[data-testid=step]").Count == 1)
+            Step(() => _screen.Key(" "));
+        _screen.UntilSays("It lies open; its tray is kept.");
+        _screen.Until(() => _screen.All("[data-testid=tray-kept]").Count == 1, "its tag says so");
+        _screen.Type("slotHeight", "2.6");
+        _screen.Key(Keys.Enter);
+        _screen.UntilSays("2.7 mm");
+        _screen.Find("[name=slotLength-lugs]").SendKeys("1.6");
+        _screen.Press("Keep");
+        _screen.UntilSays("On to Match");
+
         ToTheBench(6, null);
         _screen.Go("/jobs/6/bench");
         Forward(until: "See how the tube sat");

@@ -2054,6 +2054,7 @@ export interface components {
       what?: string
       /** Format: int32 */
       count?: number
+      fits?: null | string
     }
     BagLineWire: {
       what: string
