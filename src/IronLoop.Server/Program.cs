@@ -114,10 +114,12 @@ builder.Services.AddAntiforgery(forgery => (forgery.HeaderName, forgery.Cookie.N
 builder.Services.AddOptions<KeyManagementOptions>().Configure<IConfiguration>((keys, configuration) =>
     keys.XmlRepository = new FileSystemXmlRepository(new DirectoryInfo(Path.Combine(configuration["data"] ?? switches.Data, "keys")), NullLoggerFactory.Instance));
 builder.Services.AddSingleton(new Doorway(isOpen: switches.Demo));
-builder.Services.AddSingleton<WrongTries>();
+builder.Services.AddSingleton<Knocks>();
+builder.Services.AddSingleton<KnownBrowser>();
 builder.Services.AddSingleton<Changes>();
 Metrics.Add(builder.Services);
 builder.Services.AddExceptionHandler<Problems>();
+Arithmetic.Add(builder.Services);
 builder.Services.AddResponseCompression(compression => compression.EnableForHttps = false);
 builder.Services.Configure<GzipCompressionProviderOptions>(gzip => gzip.Level = System.IO.Compression.CompressionLevel.Optimal);
 builder.Services.AddSingleton(TimeProvider.System);
@@ -187,9 +189,10 @@ app.UseOpenTelemetryPrometheusScrapingEndpoint(Metrics.IsAsked);
 app.MapOpenApi("/api/openapi/{documentName}.json").WithMetadata(new NeedsNobody());
 app.UseAuthentication();
 app.UseMiddleware<Doorkeeper>();
+app.UseRateLimiter();
+app.NeedNobody().MapHealth();
 // Figures in, figures out: nothing of the shop is told or changed.
-var figures = app.NeedNobody();
-figures.MapHealth();
+var figures = app.WorkOutFigures();
 figures.MapFit();
 figures.MapJudge();
 app.MapDoor();
@@ -226,6 +229,7 @@ bench.MapNotes();
 // The house.
 var house = app.ChangesNeed(Role.Lead);
 house.MapHands();
+house.MapKeys();
 house.MapLimits();
 house.MapBenchWay();
 house.MapSchool();

@@ -160,6 +160,75 @@ public sealed class DoorTests : IDisposable
         (await Body(await lead.GetAsync("/api/hands")))["door"]!.AsArray().Count(e => e!["what"]!.GetValue<string>().StartsWith("refused", StringComparison.Ordinal)).ShouldBe(4);
     }
 
+    /// <summary>A page that comes from another machine.</summary>
+    private async Task<HttpClient> PageFrom(string address)
+    {
+        var page = await _shop.OpenPage();
+        page.DefaultRequestHeaders.Add(FromElsewhere.Header, address);
+        return page;
+    }
+
+    [Fact]
+    public async Task Sixty_guesses_at_once_are_no_better_than_a_few_one_after_the_other()
+    {
+        await Lead();
+        var pages = await Task.WhenAll(Enumerable.Range(0, 60).Select(_ => PageFrom("10.9.8.7")));
+        var answers = await Task.WhenAll(pages.Select((page, i) => In(page, "IB", $"a guess of mine, number {i}")));
+        answers.Count(a => a.StatusCode == HttpStatusCode.Unauthorized).ShouldBeLessThanOrEqualTo(3, "three are free");
+        answers.Where(a => a.StatusCode != HttpStatusCode.Unauthorized).ShouldAllBe(a => a.StatusCode == HttpStatusCode.TooManyRequests && a.Headers.RetryAfter != null);
+        // Whoever guesses for many initials from one machine is slowed too.
+        var refused = 0;
+        for (var i = 0; i < 30; i++)
+            if ((await In(pages[0], $"{(char)('A' + i % 26)}{(char)('A' + i / 26)}", "another guess of mine")).StatusCode == HttpStatusCode.TooManyRequests)
+                refused++;
+        refused.ShouldBeGreaterThan(10);
+    }
+
+    [Fact]
+    public async Task Whoever_guesses_from_elsewhere_keeps_nobody_out_and_what_was_wrong_long_ago_fades()
+    {
+        await Lead();
+        var stranger = await PageFrom("10.9.8.7");
+        for (var i = 0; i < 9; i++)
+            await In(stranger, "TB", "not this one at all");
+        (await In(await PageFrom("10.1.1.1"), "TB", Long)).StatusCode.ShouldBe(HttpStatusCode.OK, "from their own machine");
+        // A browser that was let in before is counted for itself, even from the stranger's address.
+        var known = await PageFrom("10.1.1.2");
+        (await In(known, "TB", Long)).StatusCode.ShouldBe(HttpStatusCode.OK);
+        await Shop.Sign(known);
+        await known.PostAsync("/api/door/out", null);
+        await Shop.Sign(known);
+        known.DefaultRequestHeaders.Remove(FromElsewhere.Header);
+        known.DefaultRequestHeaders.Add(FromElsewhere.Header, "10.9.8.7");
+        (await In(known, "TB", Long)).StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await In(stranger, "TB", Long)).StatusCode.ShouldBe(HttpStatusCode.TooManyRequests);
+        _shop.Clock.Advance(TimeSpan.FromHours(1));
+        (await In(stranger, "TB", Long)).StatusCode.ShouldBe(HttpStatusCode.OK, "it has faded");
+    }
+
+    [Fact]
+    public async Task A_wrong_former_passphrase_is_slowed_and_noted_like_any_other()
+    {
+        var lead = await Lead();
+        async Task<HttpStatusCode> Change(string before) => (await lead.PutAsJsonAsync("/api/door/passphrase", new { before, passphrase = "nine blue kettle lids" })).StatusCode;
+        for (var i = 0; i < 3; i++)
+            (await Change("not this one at all")).ShouldBe(HttpStatusCode.BadRequest);
+        (await Change(Long)).ShouldBe(HttpStatusCode.TooManyRequests);
+        (await Body(await lead.GetAsync("/api/hands")))["door"]!.AsArray().Count(e => e!["what"]!.GetValue<string>() == "refused: wrong former passphrase").ShouldBe(3);
+    }
+
+    [Theory]
+    [InlineData("password1234")]
+    [InlineData("qwertyuiop12")]
+    [InlineData("1234567890ab")]
+    [InlineData("ironloop2026")]
+    public async Task What_everybody_takes_for_a_passphrase_is_not_taken(string common)
+    {
+        var refused = await _shop.Client.PostAsJsonAsync("/api/door/first", new { initials = "TB", passphrase = common });
+        refused.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await Body(refused))["errors"]!["$.passphrase"]![0]!.GetValue<string>().ShouldContain("guessed too easily");
+    }
+
     [Theory]
     [InlineData("TB", "short")]
     [InlineData("TB", "aaaaaaaaaaaaaaaa")]

@@ -54,6 +54,7 @@ public sealed class Shop : IDisposable
             host.ConfigureTestServices(services =>
             {
                 services.AddSingleton<TimeProvider>(Clock);
+                services.AddSingleton<IStartupFilter, FromElsewhere>();
                 if (!door)
                     services.AddSingleton(new Doorway(isOpen: true));
             });
@@ -95,6 +96,9 @@ public sealed class Shop : IDisposable
 
     /// <summary>The host itself, for a caller that is no browser.</summary>
     public HttpMessageHandler Handler => _factory.Server.CreateHandler();
+
+    /// <summary>All calls the host knows.</summary>
+    public IEnumerable<Microsoft.AspNetCore.Http.Endpoint> Calls => _factory.Services.GetRequiredService<Microsoft.AspNetCore.Routing.EndpointDataSource>().Endpoints;
 
     public ShopFile File => _factory.Services.GetRequiredService<ShopFile>();
 

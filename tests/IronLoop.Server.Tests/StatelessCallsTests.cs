@@ -1,4 +1,5 @@
 using System.Net;
+using System.Net.Http.Json;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 
@@ -164,5 +165,73 @@ public sealed class StatelessCallsTests : IDisposable
             at[last] = value;
         else
             at[steps[^1]] = value;
+    }
+
+    /// <summary>Eight links a side of pitches that hardly come to one sum twice, and next to no tolerance.</summary>
+    private static object Strange(int seed)
+    {
+        var random = new Random(seed);
+        object[] Row() => [.. Enumerable.Range(0, 8).Select(_ => new { pitchMm = random.Next(6_000, 9_001) / 1000m, removable = true })];
+        return new
+        {
+            bracelet = new { twelve = Row(), six = Row() },
+            clasp = new { twelveMm = 18, sixMm = 18, microSide = "twelve", positions = 6, position = 0, stepMm = 2 },
+            target = new { lengthMm = 150, windowMm = 0.001, toleranceMm = 0.001 },
+            centring = new { desiredMm = 0, toleranceMm = 0.001 },
+        };
+    }
+
+    [Fact]
+    public async Task A_stranger_s_arithmetic_is_bound_and_sixty_at_once_are_asked_to_come_again()
+    {
+        var one = await _shop.Client.PostAsJsonAsync("/api/fit/plan", Strange(1));
+        one.StatusCode.ShouldBeOneOf(HttpStatusCode.OK, HttpStatusCode.UnprocessableEntity);
+        var answers = await Task.WhenAll(Enumerable.Range(0, 60).Select(i => Task.Run(() => _shop.Client.PostAsJsonAsync("/api/fit/plan", Strange(i)))));
+        answers.ShouldAllBe(a => a.StatusCode == HttpStatusCode.OK || a.StatusCode == HttpStatusCode.UnprocessableEntity || a.StatusCode == HttpStatusCode.TooManyRequests);
+        var asked = answers.Where(a => a.StatusCode == HttpStatusCode.TooManyRequests).ToList();
+        asked.Count.ShouldBeGreaterThan(20, "two are worked out at a time and six wait");
+        asked.ShouldAllBe(a => a.Headers.RetryAfter != null && a.Content.Headers.ContentType!.MediaType == "application/problem+json");
+    }
+
+    [Fact]
+    public async Task From_another_machine_figures_want_a_sign_in_or_a_key_that_holds()
+    {
+        using var shop = new Shop(door: true);
+        var lead = shop.Client;
+        (await lead.PostAsJsonAsync("/api/door/first", new { initials = "IB", passphrase = "seven grey herring boats" })).StatusCode.ShouldBe(HttpStatusCode.OK);
+        await Shop.Sign(lead);
+        var made = JsonNode.Parse(await (await lead.PostAsJsonAsync("/api/hands/keys", new { name = "the till" })).Content.ReadAsStringAsync())!;
+        async Task<HttpStatusCode> Ask(string? from, string? key)
+        {
+            using var request = new HttpRequestMessage(HttpMethod.Post, "/api/fit/need") { Content = new StringContent(Need, System.Text.Encoding.UTF8, "application/json") };
+            if (from is not null)
+                request.Headers.Add(FromElsewhere.Header, from);
+            if (key is not null)
+                request.Headers.Add("X-Iron-Loop-Key", key);
+            using var stranger = new HttpClient(shop.Handler) { BaseAddress = new Uri("http://localhost") };
+            return (await stranger.SendAsync(request)).StatusCode;
+        }
+        (await Ask(null, null)).ShouldBe(HttpStatusCode.OK, "at this machine");
+        (await Ask("10.1.1.1", null)).ShouldBe(HttpStatusCode.Unauthorized);
+        (await Ask("10.1.1.1", "0123456789abcdef")).ShouldBe(HttpStatusCode.Unauthorized);
+        var key = made["key"]!.GetValue<string>();
+        (await Ask("10.1.1.1", key)).ShouldBe(HttpStatusCode.OK);
+        (await lead.GetStringAsync("/api/hands/keys")).ShouldNotContain(key, Case.Insensitive, "it is told once");
+        (await lead.DeleteAsync($"/api/hands/keys/{made["keys"]![0]!["id"]}")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await Ask("10.1.1.1", key)).ShouldBe(HttpStatusCode.Unauthorized);
+    }
+
+    [Fact]
+    public void Every_call_that_can_be_made_without_signing_in_only_looks_or_is_bound()
+    {
+        var open = _shop.Calls.Where(c => c.Metadata.GetMetadata<Door.NeedsNobody>() is not null || c.Metadata.GetMetadata<Door.NeedsKeyFromElsewhere>() is not null).ToList();
+        open.Count.ShouldBeGreaterThan(5);
+        foreach (var call in open)
+        {
+            var methods = call.Metadata.GetMetadata<Microsoft.AspNetCore.Routing.HttpMethodMetadata>()?.HttpMethods ?? ["GET"];
+            if (methods.Any(m => m is not ("GET" or "HEAD")))
+                call.Metadata.GetMetadata<Microsoft.AspNetCore.RateLimiting.EnableRateLimitingAttribute>()?.PolicyName.ShouldBe(Contract.Arithmetic.Policy, call.DisplayName);
+        }
+        _shop.Calls.Count(c => c.Metadata.GetMetadata<Microsoft.AspNetCore.RateLimiting.EnableRateLimitingAttribute>() is not null).ShouldBe(5, "need, ease from a gap, plan, judge, judge a clasp");
     }
 }

@@ -66,3 +66,20 @@ export function useHands() {
       keep(answered(api.DELETE('/api/hands/sessions/{mark}', { params: { path: { mark } } }))),
   }
 }
+
+/** The keys of the shop for other programs; a lead's business. */
+export function useKeys() {
+  const queries = useQueryClient()
+  const set = (keys: Schemas['KeyWire'][]) => queries.setQueryData(['keys'], keys)
+  return {
+    keys: useQuery({ queryKey: ['keys'], queryFn: () => answered(api.GET('/api/hands/keys')) }).data,
+    make: async (name: string) => {
+      const made = await answered(api.POST('/api/hands/keys', { body: { name } }))
+      set(made.keys)
+      return made.key
+    },
+    end: async (id: number) => {
+      set(await answered(api.DELETE('/api/hands/keys/{id}', { params: { path: { id } } })))
+    },
+  }
+}

@@ -278,40 +278,6 @@ export interface paths {
     patch?: never
     trace?: never
   }
-  '/api/match/judge': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Judges a band on a watch. */
-    post: operations['judge']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/match/judge-clasp': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Judges a clasp on a band’s end. */
-    post: operations['judgeClasp']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
   '/api/fit/need': {
     parameters: {
       query?: never
@@ -357,6 +323,40 @@ export interface paths {
     put?: never
     /** Which links to take out or put in, and where the micro-adjust sits. */
     post: operations['plan']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/match/judge': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Judges a band on a watch. */
+    post: operations['judge']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/match/judge-clasp': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Judges a clasp on a band’s end. */
+    post: operations['judgeClasp']
     delete?: never
     options?: never
     head?: never
@@ -1773,6 +1773,41 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/hands/keys': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The keys of the shop. */
+    get: operations['keys']
+    put?: never
+    /** Makes a key of the shop; it is told once. */
+    post: operations['makeKey']
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/hands/keys/{id}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    post?: never
+    /** Ends a key of the shop. */
+    delete: operations['endKey']
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/limits': {
     parameters: {
       query?: never
@@ -2977,6 +3012,16 @@ export interface components {
       /** @enum {unknown} */
       noIs: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide' | null
     }
+    KeyWire: {
+      /** Format: int64 */
+      id: number
+      name: string
+      /** Format: date-time */
+      madeAt: string
+      madeBy: string
+      /** Format: date-time */
+      endedAt: null | string
+    }
     LabelPrinter: {
       kind: components['schemas']['PrinterKind']
       /** @default 127.0.0.1 */
@@ -3237,6 +3282,10 @@ export interface components {
       /** @default false */
       oneSided: boolean
     }
+    MadeKeyWire: {
+      key: string
+      keys: components['schemas']['KeyWire'][]
+    }
     MakeOrderWire: {
       supplier: string
       by: string
@@ -3311,6 +3360,9 @@ export interface components {
       initials: string
       role: components['schemas']['Role']
       passphrase: string
+    }
+    NewKeyWire: {
+      name: string
     }
     NewMark: {
       place: components['schemas']['DamagePlace']
@@ -5191,72 +5243,6 @@ export interface operations {
       }
     }
   }
-  judge: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['JudgeRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JudgeAnswer']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  judgeClasp: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['JudgeClaspRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JudgeAnswer']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
   need: {
     parameters: {
       query?: never
@@ -5361,6 +5347,72 @@ export interface operations {
         }
         content: {
           'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  judge: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['JudgeRequest']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['JudgeAnswer']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+    }
+  }
+  judgeClasp: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['JudgeClaspRequest']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['JudgeAnswer']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
         }
       }
     }
@@ -9116,6 +9168,99 @@ export interface operations {
         }
         content: {
           'application/json': components['schemas']['HandsWire']
+        }
+      }
+      /** @description Not Found */
+      404: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  keys: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['KeyWire'][]
+        }
+      }
+    }
+  }
+  makeKey: {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewKeyWire']
+      }
+    }
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['MadeKeyWire']
+        }
+      }
+      /** @description Bad Request */
+      400: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
+        }
+      }
+      /** @description Conflict */
+      409: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/problem+json': components['schemas']['ProblemDetails']
+        }
+      }
+    }
+  }
+  endKey: {
+    parameters: {
+      query?: never
+      header?: never
+      path: {
+        id: number
+      }
+      cookie?: never
+    }
+    requestBody?: never
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown
+        }
+        content: {
+          'application/json': components['schemas']['KeyWire'][]
         }
       }
       /** @description Not Found */

@@ -3,6 +3,7 @@ import { reactive, ref } from 'vue'
 import { useDoor, useHands, type Role } from '../api/door'
 import { saidOf, wholeOf } from '../api/refused'
 import { asMoment } from '../frame/days'
+import KeysPart from './KeysPart.vue'
 
 const { door, initials, mayAs, newPassphrase } = useDoor()
 const { hands, add, change, end } = useHands()
@@ -128,6 +129,8 @@ async function setAnew() {
         />
         <v-btn type="submit" color="primary">Enter</v-btn>
       </form>
+
+      <KeysPart v-if="isLead" />
 
       <form aria-label="Your own passphrase" @submit.prevent="changeOwn">
         <h2>Your own passphrase, {{ initials }}</h2>

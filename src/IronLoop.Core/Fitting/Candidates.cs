@@ -4,11 +4,9 @@ namespace IronLoop.Core.Fitting;
 
 /// <summary>Plans gathered in one region, with their counts side by side in one list.</summary>
 /// <param name="kinds">How many kinds of links there are.</param>
-internal sealed class Candidates(int kinds)
+/// <param name="effort">What gathering and weighing them may cost.</param>
+internal sealed class Candidates(int kinds, Effort effort)
 {
-    /// <summary>Gathered before a request is called too large.</summary>
-    public const int Most = 1_000_000;
-
     private readonly List<PlanRank> _ranks = [];
     private readonly List<int> _counts = [];
     private readonly List<bool> _taken = [];
@@ -24,8 +22,7 @@ internal sealed class Candidates(int kinds)
 
     public void Add(in PlanRank rank, int[] twelve, int[] six)
     {
-        if (_ranks.Count >= Most)
-            throw new PlanTooLargeException();
+        effort.Take(Effort.Kept + kinds);
         _ranks.Add(rank);
         _taken.Add(false);
         _counts.AddRange(twelve);
@@ -44,6 +41,7 @@ internal sealed class Candidates(int kinds)
     /// <summary>Takes out the first in rank that none of those kept dominates; null when there is none.</summary>
     public Taken? TakeFirst(IReadOnlyList<PlanRank> kept)
     {
+        effort.Take(_ranks.Count);
         var first = -1;
         for (var i = 0; i < _ranks.Count; i++)
         {

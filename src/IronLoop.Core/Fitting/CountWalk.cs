@@ -34,7 +34,7 @@ internal sealed class CountWalk
     private readonly long[] _restTogether;
     private readonly long[] _nowTwelve;
     private readonly long[] _nowSix;
-    private readonly long _mostLooks;
+    private readonly Effort _effort;
     private Span _wantedTwelve;
     private Span _wantedSix;
     private Span _wantedTogether;
@@ -42,9 +42,9 @@ internal sealed class CountWalk
     private bool _isBudgeted;
     private Action<long, long, int> _found = static (_, _, _) => { };
 
-    public CountWalk(LinkKinds kinds, long mostLooks)
+    public CountWalk(LinkKinds kinds, Effort effort)
     {
-        (_kinds, _mostLooks) = (kinds, mostLooks);
+        (_kinds, _effort) = (kinds, effort);
         var count = kinds.Pitch.Length;
         (Twelve, Six) = (new int[count], new int[count]);
         // Of the kinds below k, which are chosen after it: the most there can be, and what there is now.
@@ -71,9 +71,6 @@ internal sealed class CountWalk
 
     /// <summary>No more links than these can be moved.</summary>
     public int MostMoved { get; }
-
-    /// <summary>Counts looked at so far.</summary>
-    public long Looks { get; private set; }
 
     /// <summary>Walks; what is found is told as the sums of both sides and the links moved.</summary>
     /// <param name="twelve">The sum wanted on the 12 side.</param>
@@ -108,8 +105,7 @@ internal sealed class CountWalk
             (from12, to12) = (Math.Max(from12, now12 - left), Math.Min(to12, now12 + left));
         for (var n12 = from12; n12 <= to12; n12++)
         {
-            if (++Looks > _mostLooks)
-                throw new PlanTooLargeException();
+            _effort.Take(1);
             var left6 = _isBudgeted ? left - (int)Math.Abs(n12 - now12) : left;
             var sum12 = twelve + n12 * pitch;
             var rest6 = Rest(_restSix[kind], _nowSix[kind], kind, left6);
@@ -130,7 +126,7 @@ internal sealed class CountWalk
                     n6 = now6 + _movedAtLeast - moved12 - 1;
                     continue;
                 }
-                Looks++;
+                _effort.Take(1);
                 Six[kind] = (int)n6;
                 Descend(kind - 1, sum12, six + n6 * pitch, moved12 + change6, left6 - (_isBudgeted ? change6 : 0));
             }

@@ -36,6 +36,9 @@ public sealed record PlanRequest(
     /// <summary>Where an odd link goes, when the house says so; computed otherwise.</summary>
     public OddLink Odd { get; init; }
 
+    /// <summary>What the answer may cost; shared by everything that is asked on the way to it.</summary>
+    public Effort Effort { get; init; } = new();
+
     /// <summary>Tolerances and reserve that the house starts with (house rules; fit model, section 5).</summary>
     public static readonly Length HouseTolerance = Length.FromMillimetres(1.5m);
 

@@ -15,9 +15,6 @@ namespace IronLoop.Core.Fitting;
 /// </remarks>
 internal sealed class PlanSearch
 {
-    /// <summary>Counts and positions looked at before a request is called too large; about half a second here.</summary>
-    public const long MostLooks = 40_000_000;
-
     // Below this many ways to share the links out, going through them link by link moved costs more than it saves.
     private const double Few = 200_000;
 
@@ -37,7 +34,6 @@ internal sealed class PlanSearch
     private readonly long _window;
 
     private int _wanted;
-    private long _looks;
 
     // The region now gone through: within these, and beyond the region before.
     private long _misfitTo;
@@ -53,8 +49,8 @@ internal sealed class PlanSearch
         _few = few;
         _request = request;
         _kinds = new LinkKinds(request);
-        _walk = new CountWalk(_kinds, MostLooks);
-        _candidates = new Candidates(_kinds.Pitch.Length);
+        _walk = new CountWalk(_kinds, request.Effort);
+        _candidates = new Candidates(_kinds.Pitch.Length, request.Effort);
         (_cameTwelve, _cameSix) = (_kinds.NowTwelve.Sum(), _kinds.NowSix.Sum());
         (_target, _window) = (request.Target.Length.Micrometres, request.Target.Window.Micrometres);
         _shortfall = new long[request.Clasp.Positions];
@@ -178,8 +174,7 @@ internal sealed class PlanSearch
         }
         for (var position = (int)first; position <= last; position++)
         {
-            if (++_looks > MostLooks)
-                throw new PlanTooLargeException();
+            _request.Effort.Take(1);
             var micro = clasp.Tighter(position).Micrometres;
             var (whole12, whole6) = clasp.MicroSide == Side.Twelve ? (half12 + micro, half6) : (half12, half6 + micro);
             var rank = Rank(whole12, whole6, position, moved);

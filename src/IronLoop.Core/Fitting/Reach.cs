@@ -13,12 +13,6 @@ public readonly record struct ReachedLength(Length Length, bool LeftBothWays);
 /// </summary>
 public sealed class Reach
 {
-    /// <summary>Lengths gathered before a request is called too large.</summary>
-    public const int MostLengths = 4_000_000;
-
-    /// <summary>Combinations looked at before a request is called too large.</summary>
-    public const long MostLooks = 40_000_000;
-
     private readonly ReachedLength[] _lengths;
 
     private Reach(ReachedLength[] lengths) => _lengths = lengths;
@@ -85,6 +79,7 @@ public sealed class Reach
                 (first, last) = (Math.Max(first, new Span(-tolerance, tolerance).FirstCount(off, step)), Math.Min(last, new Span(-tolerance, tolerance).LastCount(off, step)));
             else if (Math.Abs(off) > tolerance)
                 continue;
+            request.Effort.Take(Math.Max(0, last - first + 1));
             var at = sum12 + sum6 - kinds.FixedTwelve - kinds.FixedSix;
             for (var position = first; position <= last; position++)
             {
@@ -133,8 +128,7 @@ public sealed class Reach
                 var six = sum6 + clasp.Six.Micrometres + (clasp.MicroSide == Side.Six ? micro : 0);
                 if (Math.Abs(twelve - six - wanted) > centreTolerance)
                     continue;
-                if (lengths.Count >= MostLengths)
-                    throw new PlanTooLargeException();
+                request.Effort.Take(Effort.Kept);
                 lengths.Add((new Length(twelve + six), position));
             }
         }
@@ -183,7 +177,7 @@ public sealed class Reach
         for (var kind = 0; kind < kinds.Pitch.Length; kind++)
             rest += kinds.AtHand[kind] * kinds.Pitch[kind];
 
-        var looks = 0L;
+        var effort = request.Effort;
         IEnumerable<(long Twelve, long Six)> Longer(IEnumerable<(long Twelve, long Six)> pairs, int kind, long after)
         {
             var pitch = kinds.Pitch[kind];
@@ -194,13 +188,20 @@ public sealed class Reach
                     var sum12 = twelve + n12 * pitch;
                     var first = Math.Max(0, Span.CeilingOf(sum12 - six - after - centred.To, pitch));
                     var last = Math.Min(Math.Min(kinds.AtHand[kind] - n12, kinds.MostSix[kind]), Span.FloorOf(sum12 - six + after - centred.From, pitch));
-                    looks += 1 + Math.Max(0, last - first + 1);
-                    if (looks > MostLooks)
-                        throw new PlanTooLargeException();
+                    effort.Take(1 + Math.Max(0, last - first + 1));
                     for (var n6 = first; n6 <= last; n6++)
                         yield return (sum12, six + n6 * pitch);
                 }
             }
+        }
+
+        HashSet<(long, long)> Once(IEnumerable<(long, long)> told)
+        {
+            var once = new HashSet<(long, long)>();
+            foreach (var pair in told)
+                if (once.Add(pair))
+                    effort.Take(Effort.Kept);
+            return once;
         }
 
         IEnumerable<(long Twelve, long Six)> pairs = [(kinds.FixedTwelve, kinds.FixedSix)];
@@ -208,7 +209,7 @@ public sealed class Reach
         {
             rest -= kinds.AtHand[kind] * kinds.Pitch[kind];
             // Many counts come to the same sums; only the last kind's are told as they come.
-            pairs = kind > 0 ? Longer(pairs, kind, rest).ToHashSet() : Longer(pairs, kind, rest);
+            pairs = kind > 0 ? Once(Longer(pairs, kind, rest)) : Longer(pairs, kind, rest);
         }
         return kinds.Pitch.Length > 0 ? pairs : pairs.Where(p => p.Twelve - p.Six >= centred.From && p.Twelve - p.Six <= centred.To);
     }

@@ -71,7 +71,7 @@ public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, 
         Station.Size => !BandChosen ? "Choose a band first."
             : Missing is { Count: > 0 } gaps ? $"The plan waits for: {string.Join(", ", gaps)}."
             : PlanAgreed ? "The plan is agreed and on the bench." : "Look the plan over, change what you like, and take it to the bench.",
-        Station.Bench => !PlanAgreed ? !ToGauge || Steps == 0 ? "Agree a plan at Size first; what can be gauged only when it is open can be opened before."
+        Station.Bench => !PlanAgreed ? !ToGauge || Steps == 0 ? "Agree a plan at Size first. What can be gauged only when it is open can be opened before."
                 : Opened < Steps ? "Open it and gauge it; the rest is agreed after that."
                 : $"It lies open and its tray is kept: {(Awaited.Count > 0 ? $"waiting for {string.Join(", ", Awaited)}." : "the work goes on when the rest is agreed.")}"
             : Steps == 0 ? "Say first what joins the links; the steps follow from it."

@@ -29,9 +29,9 @@ internal static class DemoParts
         .. ((decimal[])[16, 18, 20]).SelectMany(w => ((Part, string, int, int)[])
         [
             (Buckle(w), "drawer A1", 3, w == 18 ? 2 : 6),
-            (Folding(w), "drawer A2", 1, 2),
-            (FoldOver($"CL-O{w}", "Fold-over, eight holes", Findings, w, "brushed", 18.5m, 20.5m, 8, 1.5m, 1.5m, 4_400), "drawer B1", 1, w == 18 ? 2 : 1),
-            (FoldOver($"CL-Q{w}", "Fold-over, four holes", SmallParts, w, "brushed", 18, 18, 4, 2.4m, 1.5m, 2_900), "drawer B1", 1, 3),
+            (Folding(w), "drawer A2", 1, w == 18 ? 3 : 2),
+            (FoldOver($"CL-O{w}", "Fold-over, eight holes", Findings, w, "brushed", 18.5m, 20.5m, 8, 1.5m, 1.5m, 4_400), "drawer B1", 1, w == 18 ? 3 : 1),
+            (FoldOver($"CL-Q{w}", "Fold-over, four holes", SmallParts, w, "brushed", 18, 18, 4, 2.4m, 1.5m, 2_900), "drawer B1", 1, w == 18 ? 4 : 3),
         ]),
         (FoldOver("CL-G18", "Fold-over with slide", SmallParts, 18, "polished", 21, 20, 12, 1, 1.3m, 7_800), "drawer B2", 0, 1),
         (FoldOver("CL-O21", "Fold-over, eight holes", Findings, 21, "brushed", 18.5m, 20.5m, 8, 1.5m, 1.5m, 4_400), "drawer B1", 0, 1),

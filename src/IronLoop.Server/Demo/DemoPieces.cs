@@ -54,7 +54,7 @@ internal static class DemoPieces
                 day.Sees(job, (DamagePlace.LugSixLeft, DamageKind.MissingBar, "lost on the pier"));
                 day.Choose(job, "SK-L20");
             });
-        foreach (var (days, client, bends) in ((int, string, bool)[])[(109, "Edda Sorrel", false), (106, "Fenn Garrick", true)])
+        foreach (var (days, client, bends) in ((int, string, bool)[])[(109, "Edda Sorrel", false), (106, "Torre Garrick", true)])
             day.Piece(days, client, "upper mill", "Pellmarsh chronograph, cream", Request.ChangeStrap, "One that lies against the case.", "TB",
                 Figures("20", Attachment.SpringBarBlind, "47.4", "172", WearPreference.Regular, "43.4", "3.2"), job =>
                 {
@@ -73,7 +73,7 @@ internal static class DemoPieces
             day.Finds(job, (JointGroup.Links, Fastener.PinWithTube), (JointGroup.ClaspTwelve, Fastener.SpringBar), (JointGroup.ClaspSix, Fastener.Screw));
             day.Works(job, new BenchSetup { OneByOne = true });
         });
-        day.Piece(100, "Hob Tanner", "chandlery", "Pellmarsh diver, green", Request.TakeLinksOut, "A little smaller, please.", "TB", Regular("20", "171"), job =>
+        day.Piece(100, "Hob Tanner", "chandlery", "Pellmarsh keel watch, green", Request.TakeLinksOut, "A little smaller, please.", "TB", Regular("20", "171"), job =>
         {
             day.ChooseOwn(job, DemoBands.Own("Own bracelet with slide pins"));
             day.Finds(job, (JointGroup.Links, Fastener.SplitPin), (JointGroup.ClaspTwelve, Fastener.SpringBar), (JointGroup.ClaspSix, Fastener.SplitPin));

@@ -58,7 +58,7 @@ internal static class DoorEndpoints
         return new DoorWire(doorway.IsOpen, !doorway.IsOpen && !Fitters.Any(work), fitter?.Initials, fitter?.Role, token);
     }
 
-    private static async Task<DoorWire> First(SignInWire first, HttpContext context, ShopFile shop, Doorway doorway, IAntiforgery antiforgery, TimeProvider clock)
+    private static async Task<DoorWire> First(SignInWire first, HttpContext context, ShopFile shop, Doorway doorway, IAntiforgery antiforgery, TimeProvider clock, Knocks knocks)
     {
         var refusals = new Refusals();
         var initials = refusals.Initials("$.initials", first.Initials);
@@ -66,7 +66,7 @@ internal static class DoorEndpoints
         refusals.ThrowIfAny("The first lead cannot be entered like this.");
         if (doorway.IsOpen)
             throw RefusedException.Conflict("The demo is open to everybody at this machine; nobody is entered in it.");
-        var (hash, now) = (Passphrases.Hash(passphrase), clock.GetUtcNow());
+        var (hash, now) = (await knocks.Hash(() => Passphrases.Hash(passphrase), context.RequestAborted), clock.GetUtcNow());
         Fitter lead;
         using (var work = shop.Begin())
         {
@@ -82,26 +82,18 @@ internal static class DoorEndpoints
     }
 
     private static async Task<IResult> In(
-        SignInWire given, HttpContext context, ShopFile shop, Doorway doorway, IAntiforgery antiforgery, TimeProvider clock, WrongTries tries, Metrics metrics, ILogger<Doorkeeper> log)
+        SignInWire given, HttpContext context, ShopFile shop, Doorway doorway, IAntiforgery antiforgery, TimeProvider clock, Knocks knocks, KnownBrowser known,
+        Metrics metrics, ILogger<Doorkeeper> log)
     {
         var initials = (given.Initials ?? "").Trim().ToUpperInvariant();
         // What is kept of a try must not grow with what is sent.
         initials = initials.Length > 4 ? initials[..4] : initials;
         var (address, now) = (context.Connection.RemoteIpAddress?.ToString() ?? "here", clock.GetUtcNow());
-        if (tries.Wait(initials, address) is { Ticks: > 0 } wait)
-        {
-            var seconds = Math.Ceiling(wait.TotalSeconds);
-            throw new RefusedException(StatusCodes.Status429TooManyRequests, $"Too many wrong passphrases; wait {seconds} s, then try again.", new Dictionary<string, string[]>())
-            {
-                RetryAfterSeconds = (int)seconds,
-            };
-        }
         Fitter? fitter;
         using (var look = shop.Look())
             fitter = Fitters.Find(look, initials);
-        if (!Passphrases.IsRight(fitter, given.Passphrase ?? ""))
+        if (!await knocks.Look(initials, address, known.MarkOf(context, initials), () => Passphrases.IsRight(fitter, given.Passphrase ?? ""), context.RequestAborted))
         {
-            tries.Wrong(initials, address);
             metrics.Refused();
             log.LogWarning("Sign-in refused from {Address}", address);
             using var work = shop.Begin();
@@ -109,7 +101,7 @@ internal static class DoorEndpoints
             work.Keep();
             throw new RefusedException(StatusCodes.Status401Unauthorized, "Initials or passphrase are wrong.", new Dictionary<string, string[]>());
         }
-        tries.Right(initials, address);
+        known.Mark(context, initials);
         await Begin(context, shop, fitter!, now);
         return Results.Ok(WireOf(context, shop, doorway, antiforgery, fitter));
     }
@@ -127,16 +119,22 @@ internal static class DoorEndpoints
         return WireOf(context, shop, doorway, antiforgery, null);
     }
 
-    private static IResult Change(NewPassphraseWire change, HttpContext context, ShopFile shop, TimeProvider clock)
+    private static async Task<IResult> Change(NewPassphraseWire change, HttpContext context, ShopFile shop, TimeProvider clock, Knocks knocks, KnownBrowser known)
     {
         if (context.Features.Get<Session>() is not { } session)
             throw RefusedException.Conflict("Nobody is signed in here.");
         var refusals = new Refusals();
-        if (!Passphrases.IsRight(session.Fitter, change.Before ?? ""))
+        var (initials, address) = (session.Fitter.Initials, context.Connection.RemoteIpAddress?.ToString() ?? "here");
+        if (!await knocks.Look(initials, address, known.MarkOf(context, initials), () => Passphrases.IsRight(session.Fitter, change.Before ?? ""), context.RequestAborted))
+        {
+            using var note = shop.Begin();
+            DoorLog.Write(note, new DoorEntry(clock.GetUtcNow(), initials, "refused: wrong former passphrase", context.DeviceOf()));
+            note.Keep();
             refusals.Add("$.before", "This is not the passphrase so far.");
+        }
         var passphrase = Passphrases.New(refusals, "$.passphrase", change.Passphrase, session.Fitter.Initials);
         refusals.ThrowIfAny("The passphrase stays as it was.");
-        var hash = Passphrases.Hash(passphrase);
+        var hash = await knocks.Hash(() => Passphrases.Hash(passphrase), context.RequestAborted);
         using var work = shop.Begin();
         Fitters.Change(work, session.Fitter with { Hash = hash });
         Sessions.EndAll(work, session.Fitter.Id, but: session.Digest);

@@ -18,6 +18,9 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
     /// <summary>The header a change carries its forgery token in.</summary>
     public const string Token = "X-Iron-Loop-Token";
 
+    /// <summary>The header in which another program gives a key of the shop.</summary>
+    public const string ShopKey = "X-Iron-Loop-Key";
+
     /// <summary>The header in which a screen gives its name, so that it need not be told of its own changes.</summary>
     private const string Screen = "X-Iron-Loop-Screen";
 
@@ -26,6 +29,12 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
         var endpoint = context.GetEndpoint();
         if (endpoint is null || endpoint.Metadata.GetMetadata<NeedsNobody>() is not null)
         {
+            await next(context);
+            return;
+        }
+        if (endpoint.Metadata.GetMetadata<NeedsKeyFromElsewhere>() is not null)
+        {
+            AskForAKey(context, shop);
             await next(context);
             return;
         }
@@ -60,6 +69,20 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
             return;
         metrics.Changed();
         changes.Tell(new ChangeWire(JobOf(context), hand.Version, hand.By, context.Request.Headers[Screen]));
+    }
+
+    /// <summary>From another machine figures are worked out for those who are signed in, and for programs with a key of the shop.</summary>
+    private void AskForAKey(HttpContext context, ShopFile shop)
+    {
+        if (context.Connection.RemoteIpAddress is not { } from || System.Net.IPAddress.IsLoopback(from) || SessionOf(context, shop) is not null)
+            return;
+        if (context.Request.Headers[ShopKey] is [{ Length: > 0 and <= 200 } key])
+        {
+            using var work = shop.Look();
+            if (ShopKeys.Holds(work, key))
+                return;
+        }
+        throw new RefusedException(StatusCodes.Status401Unauthorized, $"From another machine this needs a sign-in, or a key of the shop in {ShopKey}; a lead makes one at House, Hands.", new Dictionary<string, string[]>());
     }
 
     /// <summary>The session of a request, while it lasts.</summary>

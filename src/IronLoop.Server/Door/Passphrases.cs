@@ -28,8 +28,11 @@ internal static class Passphrases
         var given = passphrase ?? "";
         if (given.Length is < Shortest or > Longest)
             refusals.Add(path, $"The passphrase has {given.Length} characters; allowed are {Shortest} to {Longest}. A few words in a row are good.");
-        else if (given.Distinct().Count() < 5 || string.Equals(given.Trim(), initials, StringComparison.OrdinalIgnoreCase))
+        else if (given.Distinct().Count() < 5)
             refusals.Add(path, "The passphrase is guessed too easily: give at least 5 different characters.");
+        // Lists of common ones, of names, of words and of what lies in a row on a keyboard ship with the package.
+        else if (Zxcvbn.Zxcvbn.MatchPassword(given.Length > 60 ? given[..60] : given, [initials, "iron loop", "ironloop"]).Score < 2)
+            refusals.Add(path, "The passphrase is guessed too easily: it is common, or made of what is common. A few words that nobody else would put in a row are good.");
         return given;
     }
 }

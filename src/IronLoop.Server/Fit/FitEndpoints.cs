@@ -42,9 +42,9 @@ internal static class FitEndpoints
             EaseFromGap.Of(request.WristMm, request.Aspect, request.GapMm, request.WedgeWidthMm ?? Length.Zero), 4));
     }
 
-    private static PlanAnswerWire Plan(PlanRequestWire request)
+    private static PlanAnswerWire Plan(PlanRequestWire request, CancellationToken cancelled)
     {
-        var asked = request.Read();
+        var asked = request.Read() with { Effort = new Effort(cancelled: cancelled) };
         var answer = Planner.Answer(asked);
         return new PlanAnswerWire(
             PlanWire.Of(answer.Recommended),

@@ -15,7 +15,7 @@ namespace IronLoop.Server.HandOver;
 internal static class Closing
 {
     /// <summary>What the bag must hold: everything that was put into it, by the band it fits.</summary>
-    public static IReadOnlyList<BagLine> Bag(JobFile file) => file.Bench is { Plan: { } plan, Now: { } now } 
+    public static IReadOnlyList<BagLine> Bag(JobFile file) => file.Bench is { Plan: { } plan, Now: { } now }
         ? [.. TrayLine.In(plan.From, now.Stand, Place.Bag).GroupBy(l => l.What).Select(g => new BagLine(g.Key, g.Sum(l => l.Count)) { Fits = FitsSaid(file, g.First().Fits) }).OrderBy(l => l.Fits.Length == 0)] : [];
 
     /// <summary>The band of the job as the owner knows it; what is of the old band says so by itself.</summary>

@@ -1,0 +1,53 @@
+using System.Diagnostics;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Benchmarks;
+
+/// <summary>What the costliest of many random questions takes: processor time of the answer or refusal, and what was allocated on the way.</summary>
+internal static class Strangers
+{
+    /// <summary>Asks so many, and prints the worst.</summary>
+    public static void Run(int count)
+    {
+        var random = new Random(20_261_128);
+        var worst = new List<(double Ms, double Mb, string What)>();
+        var (answered, refused) = (0, 0);
+        for (var i = 0; i < count; i++)
+        {
+            var (request, what) = Draw(random);
+            var before = GC.GetAllocatedBytesForCurrentThread();
+            var clock = Stopwatch.GetTimestamp();
+            try
+            {
+                Planner.Answer(request);
+                answered++;
+            }
+            catch (PlanTooLargeException)
+            {
+                refused++;
+                what += ", refused";
+            }
+            worst.Add((Stopwatch.GetElapsedTime(clock).TotalMilliseconds, (GC.GetAllocatedBytesForCurrentThread() - before) / 1e6, what));
+        }
+        Console.WriteLine($"{count} questions: {answered} answered, {refused} refused");
+        foreach (var (ms, mb, what) in worst.OrderByDescending(w => w.Ms).Take(3))
+            Console.WriteLine($"  {ms:0} ms, {mb:0.0} MB allocated: {what}");
+        Console.WriteLine($"  most allocated {worst.Max(w => w.Mb):0.0} MB; median {worst.OrderBy(w => w.Ms).ElementAt(count / 2).Ms:0.00} ms");
+    }
+
+    private static (PlanRequest, string) Draw(Random random)
+    {
+        var (twelve, six) = (random.Next(1, 25), random.Next(1, 25));
+        // In thousandths, in tenths, or of one pitch.
+        var grain = random.Next(4) switch { 0 => 1, 1 => 10, 2 => 100, _ => 3_000 };
+        Link[] Row(int count) => [.. Enumerable.Range(0, count).Select(_ => new Link(new Length(6_000 + grain * random.Next(0, 3_000 / grain + 1)), random.Next(10) > 0))];
+        var positions = random.Next(1, 13);
+        var window = new Length(random.Next(3) == 0 ? 1 : random.Next(1, 40_000));
+        var tolerance = new Length(random.Next(3) == 0 ? 1 : random.Next(1, 40_000));
+        return (new PlanRequest(
+                new Bracelet(Row(twelve), Row(six)), [], new BraceletClasp(new(18_000), new(18_000), Side.Twelve, positions, positions == 1 ? Length.Zero : new(random.Next(200, 3_000)), 0),
+                new FitTarget(new(random.Next(120_000, 220_000)), window, tolerance), new Centring(Length.Zero, tolerance), PlanRequest.HouseReserve),
+            $"{twelve} + {six} links in {grain} µm, {positions} positions, window {window}, tolerance {tolerance}");
+    }
+}
