@@ -4105,6 +4105,16 @@ export interface components {
       waits: null | string
       how: string
       wants: components['schemas']['WantedToolWire'][]
+      /** @enum {unknown} */
+      picture:
+        | 'outInTheBlock'
+        | 'inAgainstTheArrow'
+        | 'inAlongTheArrow'
+        | 'forkFromBehind'
+        | 'pointFromOutside'
+        | 'lever'
+        | 'bladeInTheSlot'
+        | null
     }
     StockEntryWire: {
       /** Format: date-time */

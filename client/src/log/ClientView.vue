@@ -38,7 +38,10 @@ const requestOf = (value: string) => requests.find((r) => r.value === value)?.ti
             </p>
             <p>{{ v.done }}</p>
             <p class="quiet">{{ v.figures }}</p>
-            <p v-if="v.bag.length > 0">Bag: {{ v.bag.map((l) => `${l.count} ${l.what}`).join(', ') }}</p>
+            <p v-if="v.bag.length > 0">
+              Bag:
+              {{ v.bag.map((l) => `${l.count} ${l.what}${l.fits ? ` for the ${l.fits}` : ''}`).join(', ') }}
+            </p>
           </li>
         </ol>
       </section>

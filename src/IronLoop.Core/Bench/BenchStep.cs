@@ -124,6 +124,9 @@ public sealed record BenchStep(string Key, StepRow Row, int Round, IReadOnlyList
     /// <summary>How the hands go, folded away until it is asked for; empty where there is nothing to say.</summary>
     public string How { get; init; } = "";
 
+    /// <summary>What a picture says better; null where words say it as well.</summary>
+    public HandPicture? Picture { get; init; }
+
     /// <summary>Tools that would fit it, where none on the wall does.</summary>
     public IReadOnlyList<WallTool> Wants { get; init; } = [];
 

@@ -96,7 +96,7 @@ public sealed class StepWords
         StepRow.GiveBack => step with { Says = $"The {stand[step.Acts.OfType<Act.GiveBack>().First().Thing].Like} was lent: back into its drawer." },
         StepRow.PutAway => PutsAway(step, stand),
         _ => throw new ArgumentOutOfRangeException(nameof(step), step.Row, "Not a row."),
-    }) is var said && said.Row == StepRow.Prepare ? said : said with { Minutes = step.IsWord ? 0.5 : BenchStep.UsualMinutes(step.Row), How = How(said, stand) };
+    }) is var said && said.Row == StepRow.Prepare ? said : said with { Minutes = step.IsWord ? 0.5 : BenchStep.UsualMinutes(step.Row), How = How(said, stand), Picture = Pictured(said, stand) };
 
     /// <summary>How the hands go at the joint that the step opens or closes.</summary>
     private string How(BenchStep step, Stand stand)
@@ -114,6 +114,17 @@ public sealed class StepWords
         return IsAtLugs(stand, closed) ? HandWords.OnTheLugs(close.Fastener, fromOutside, hands)
             : IsClosure(stand, closed) && close.Fastener.IsSprung() ? HandWords.AtTheClasp(false, IsBuckle(stand, closed), hands)
             : HandWords.Close(close.Fastener, setup.In, setup.Insertion == Insertion.AlongTheArrow && close.Fastener != Fastener.SplitPin, hands);
+    }
+
+    /// <summary>The picture of how the hands go there.</summary>
+    private HandPicture? Pictured(BenchStep step, Stand stand)
+    {
+        var (setup, isDrilled) = (_facts.Setup, _facts.Attachment == Attachment.SpringBarDrilled);
+        if (step.Acts.OfType<Act.Open>().FirstOrDefault() is { } open && stand.Joint(open.Joint) is { } opened)
+            return HandPictures.Of(true, opened.Fastener, IsAtLugs(stand, opened), isDrilled, setup.Tools, along: true);
+        return step.Acts.OfType<Act.Close>().FirstOrDefault() is { } close
+            ? HandPictures.Of(false, close.Fastener, close.A == stand.Head!.Id || close.B == stand.Head!.Id, isDrilled, setup.In, setup.Insertion == Insertion.AlongTheArrow && close.Fastener != Fastener.SplitPin)
+            : null;
     }
 
     private static bool IsBuckle(Stand stand, Joint joint) => stand[joint.A].Kind == ThingKind.Buckle || stand[joint.B].Kind == ThingKind.Buckle;

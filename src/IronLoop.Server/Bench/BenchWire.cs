@@ -35,9 +35,10 @@ internal sealed record PlaceWire(Side? Side, IReadOnlyList<int> Joints, IReadOnl
 /// <param name="Waits">Why it has to wait, such as a part that is lost.</param>
 /// <param name="How">How the hands go; empty where there is nothing to say.</param>
 /// <param name="Wants">Tools that would fit, where none on the wall does.</param>
+/// <param name="Picture">What a picture of the hands says better; null where words say it as well.</param>
 internal sealed record StepWire(
     string Key, StepRow Row, int Round, string Says, bool Caution, IReadOnlyList<ToldAct> Acts, string Tool, string? Direction, string? FallsOut, string? Beware,
-    PlaceWire? Where, double Minutes, bool Done, bool Next, bool MayBeSkipped, string? Skipped, string? Waits, string How, IReadOnlyList<WantedToolWire> Wants);
+    PlaceWire? Where, double Minutes, bool Done, bool Next, bool MayBeSkipped, string? Skipped, string? Waits, string How, IReadOnlyList<WantedToolWire> Wants, HandPicture? Picture);
 
 /// <summary>A tool that would fit, where none on the wall does.</summary>
 internal sealed record WantedToolWire(ToolKind Kind, string Name, string Across, string Width, string Says)
@@ -204,10 +205,10 @@ internal sealed record BenchSheet(
         double Took(StepRow row) => minutes.TryGetValue(row, out var here) ? here : BenchStep.UsualMinutes(row);
         double Takes(BenchStep step) => step.Row != StepRow.Prepare && minutes.TryGetValue(step.Row, out var here) ? here : step.Minutes;
         var steps = bench.Done.Select(d => new StepWire(
-                d.Key, d.Row, d.Round, d.Says, d.Acts!.Count == 0, [.. d.Acts.Select(ToldAct.Tell)], "", null, null, null, null, Took(d.Row), true, false, false, d.Skipped, null, "", []))
+                d.Key, d.Row, d.Round, d.Says, d.Acts!.Count == 0, [.. d.Acts.Select(ToldAct.Tell)], "", null, null, null, null, Took(d.Row), true, false, false, d.Skipped, null, "", [], null))
             .Concat(bench.Left.Select((s, i) => new StepWire(
                 s.Key, s.Row, s.Round, s.Says, s.IsWord, [.. s.Acts.Select(ToldAct.Tell)], s.Tool, s.Direction, s.FallsOut, s.Caution, PlaceWire.Of(s.Where), Takes(s),
-                false, i == 0, s.MayBeSkipped, null, s.Waits, s.How, [.. s.Wants.Select(WantedToolWire.Of)])))
+                false, i == 0, s.MayBeSkipped, null, s.Waits, s.How, [.. s.Wants.Select(WantedToolWire.Of)], s.Picture)))
             .ToList();
         return new BenchSheet(
             bench.Plan is null ? null : ToldStand.Tell(bench.Plan.From),

@@ -15,6 +15,7 @@ const step = (key: string, changed: Partial<BenchStep> = {}): BenchStep =>
     fallsOut: null,
     beware: 'Eye protection.',
     waits: null,
+    picture: null,
     done: false,
     next: false,
     skipped: null,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { BenchSheet } from '../../api/bench'
+import HandPicture from './HandPicture.vue'
 import ConsentPart from './ConsentPart.vue'
 import TryOnPart from './TryOnPart.vue'
 import { rows } from './words'
@@ -78,6 +79,7 @@ const isTryOn = computed(() => next.value?.row === 'tryOn')
     </p>
     <details v-if="next.how" class="hands">
       <summary>How</summary>
+      <HandPicture v-if="next.picture" :picture="next.picture" :left-handed="sheet.hands.leftHanded" />
       <p>{{ next.how }}</p>
     </details>
     <p v-if="next.beware" class="caution">{{ next.beware }}</p>
