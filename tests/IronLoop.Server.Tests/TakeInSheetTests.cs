@@ -49,6 +49,59 @@ public sealed class TakeInSheetTests : IDisposable
         await later.Send(HttpMethod.Delete, $"/api/jobs/{id}/take-in/marks/{mark}", null, HttpStatusCode.NotFound);
     }
 
+    [Fact]
+    public async Task A_photo_keeps_nothing_but_its_points()
+    {
+        var id = await TakeIn();
+        // A place and a comment in the file, as a camera or a stranger puts them in.
+        var jpeg = Drawn(SKEncodedImageFormat.Jpeg, 60, 40);
+        byte[] comment = [0xFF, 0xFE, 0x00, 0x1E, .. "<script>54.7N 7.9E</script> "u8.ToArray()];
+        var (status, sheet) = await Photo(id, [.. jpeg[..2], .. comment, .. jpeg[2..]], "image/jpeg");
+        status.ShouldBe(HttpStatusCode.OK);
+        var answer = await _shop.Client.GetAsync(sheet["photos"]![0]!["href"]!.GetValue<string>());
+        System.Text.Encoding.Latin1.GetString(await answer.Content.ReadAsByteArrayAsync()).ShouldNotContain("script");
+        answer.Content.Headers.ContentType!.MediaType.ShouldBe("image/jpeg");
+    }
+
+    [Fact]
+    public async Task A_bomb_of_a_picture_is_refused_by_what_it_says_of_itself_and_a_large_photo_is_read_smaller()
+    {
+        var id = await TakeIn();
+        var before = GC.GetTotalAllocatedBytes();
+        // 8 900 by 8 900 points, a few hundred kilobytes in the file.
+        var (status, answer) = await Photo(id, Said(8_900, 8_900));
+        status.ShouldBe(HttpStatusCode.BadRequest);
+        answer["errors"]!["$"]![0]!.GetValue<string>().ShouldContain("allowed are 24 million");
+        (GC.GetTotalAllocatedBytes() - before).ShouldBeLessThan(32_000_000);
+        var (kept, sheet) = await Photo(id, Drawn(SKEncodedImageFormat.Jpeg, 6_400, 4_800), "image/jpeg");
+        kept.ShouldBe(HttpStatusCode.OK);
+        using var small = SKBitmap.Decode(await _shop.Client.GetByteArrayAsync(sheet["photos"]![0]!["href"]!.GetValue<string>()));
+        ((long)small.Width * small.Height).ShouldBeLessThanOrEqualTo(24_000_000);
+    }
+
+    private static uint Crc(ReadOnlySpan<byte> bytes)
+    {
+        var crc = uint.MaxValue;
+        foreach (var one in bytes)
+        {
+            crc ^= one;
+            for (var bit = 0; bit < 8; bit++)
+                crc = (crc & 1) == 0 ? crc >> 1 : (crc >> 1) ^ 0xEDB88320;
+        }
+        return ~crc;
+    }
+
+    /// <summary>A PNG that says how large it is, and has next to nothing in it.</summary>
+    private static byte[] Said(int width, int height)
+    {
+        var png = Drawn(SKEncodedImageFormat.Png, 4, 4);
+        System.Buffers.Binary.BinaryPrimitives.WriteInt32BigEndian(png.AsSpan(16), width);
+        System.Buffers.Binary.BinaryPrimitives.WriteInt32BigEndian(png.AsSpan(20), height);
+        // The sum of its first part is the sum of what it says now.
+        System.Buffers.Binary.BinaryPrimitives.WriteUInt32BigEndian(png.AsSpan(29), Crc(png.AsSpan(12, 17)));
+        return png;
+    }
+
     [Theory]
     [InlineData("came-with", """{"what":"box","count":100}""", "$.count", "allowed is 0 to 99")]
     [InlineData("came-with", """{"what":"cake","count":1}""", "$.what", "one of box, papers, oldBand")]
@@ -71,7 +124,8 @@ public sealed class TakeInSheetTests : IDisposable
         var photo = sheet["photos"]![0]!;
         photo["type"]!.GetValue<string>().ShouldBe(type);
 
-        (await _shop.Client.GetByteArrayAsync(photo["href"]!.GetValue<string>())).ShouldBe(bytes);
+        using var kept = SKBitmap.Decode(await _shop.Client.GetByteArrayAsync(photo["href"]!.GetValue<string>()));
+        (kept.Width, kept.Height).ShouldBe((1200, 600));
         using var small = SKBitmap.Decode(await _shop.Client.GetByteArrayAsync(photo["thumbnailHref"]!.GetValue<string>()));
         (small.Width, small.Height).ShouldBe((240, 120));
 
