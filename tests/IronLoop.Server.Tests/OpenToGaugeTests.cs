@@ -79,6 +79,31 @@ public sealed class OpenToGaugeTests : IDisposable
     }
 
     [Fact]
+    public async Task A_butterfly_s_pins_are_gauged_open_new_ones_are_ordered_and_go_in_when_they_are_there()
+    {
+        var job = await JobId("Ketil Orrel");
+        await _shop.Put($"/api/jobs/{job}/clasp/seen", new { kind = "butterfly" });
+        await _shop.Put($"/api/jobs/{job}/bench/open", new { groups = new[] { "claspTwelve", "claspSix" } });
+        var bench = await Forward(job);
+        bench["toGauge"]!["lines"]!.AsArray().Select(l => Text(l, "figure")).ShouldBe(["claspTube", "pinDiameter", "pinLength", "endBore"]);
+        bench["tray"]!.AsArray().Where(t => Text(t, "part").Contains("pins", StringComparison.Ordinal)).Sum(t => t!["tray"]!.GetValue<int>()).ShouldBe(2);
+        await _shop.Post($"/api/jobs/{job}/gauge/readings", new { figure = "pinDiameter", typed = "1.0" });
+        // Worn: others go in, of which there are none.
+        var pin = (await _shop.Get("/api/parts?kind=pin")).AsArray().Single(p => Text(p, "article") == "PN-10-18")!["id"]!.GetValue<long>();
+        await _shop.Post("/api/parts/stock-take", new { by = "mk", reason = "none left", counted = new[] { new { partId = pin, counted = 0 } } });
+        await _shop.Put($"/api/jobs/{job}/clasp/own-parts", new { kind = "claspPins", straight = true, springy = true, unworn = false });
+        await _shop.Put($"/api/jobs/{job}/clasp/own-parts/replacement", new { kind = "claspPins", partId = pin });
+        (await Tag(job))["waits"]!.GetValue<bool>().ShouldBeTrue();
+        await _shop.Post("/api/parts/stock-take", new { by = "mk", reason = "came by the boat", counted = new[] { new { partId = pin, counted = 4 } } });
+        await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
+        await _shop.Post($"/api/jobs/{job}/size/agree", null);
+        bench = await Forward(job);
+        Replayed.Of(bench).Faults.ShouldBeEmpty();
+        bench["steps"]!.AsArray().ShouldContain(s => Text(s, "row") == "fetch" && Text(s, "says").Contains("PN-10-18", StringComparison.Ordinal));
+        (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.AsArray().ShouldContain(b => Text(b, "what").Contains("friction pin", StringComparison.Ordinal), "the worn ones go back");
+    }
+
+    [Fact]
     public async Task A_slot_is_gauged_with_the_strap_off_before_any_band_is_chosen()
     {
         var job = (await _shop.Post("/api/jobs", new { client = "Merl Stack", watch = "Ostwick slotted", request = "changeStrap", words = "", promised = "2026-12-01", by = "MK" }, HttpStatusCode.Created))["id"]!.GetValue<long>();
