@@ -41,6 +41,9 @@ public sealed record Job(
 {
     /// <summary>Counted up by every change.</summary>
     public long Version { get; init; } = 1;
+
+    /// <summary>Whether the wearer is here to try it on.</summary>
+    public bool HasWearer { get; init; } = true;
 }
 
 /// <summary>The shop's jobs.</summary>
@@ -113,6 +116,10 @@ public static class Jobs
         work.Execute("UPDATE job SET request = $request, words = $words, promised = $promised, price_cents = $price WHERE id = $id",
             ("$id", id), ("$request", request), ("$words", words), ("$promised", promised), ("$price", priceCents));
 
+    /// <summary>Says whether the wearer is here to try it on.</summary>
+    public static void Wears(ShopWork work, long id, bool hasWearer) =>
+        work.Execute("UPDATE job SET has_wearer = $wearer WHERE id = $id", ("$id", id), ("$wearer", hasWearer));
+
     /// <summary>Chooses a band; the clasp has to be looked at again, and one that was to go on the band before is left.</summary>
     public static void ChooseBand(ShopWork work, long id, long bandId, PullThroughWay way = PullThroughWay.Double)
     {
@@ -155,5 +162,6 @@ public static class Jobs
         row.Choice<PullThroughWay>("worn_way"))
     {
         Version = row.Number("version"),
+        HasWearer = row.Yes("has_wearer"),
     };
 }

@@ -2897,6 +2897,7 @@ export interface components {
       late: boolean
       /** Format: int64 */
       priceCents: null | number
+      wearer: boolean
       referred: boolean
       /** Format: date-time */
       takenInAt: string
@@ -4226,6 +4227,8 @@ export interface components {
       contact?: null | string
       words?: null | string
       price?: null | string
+      /** @default true */
+      wearer: boolean
       /** Format: int64 */
       cents?: null | number
     }

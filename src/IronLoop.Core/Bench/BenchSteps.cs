@@ -133,8 +133,8 @@ public sealed class BenchSteps
         _isFinishing = true;
         foreach (var group in _now.Changed.GroupBy(j => StepWords.GroupOf(Stand, j)).OrderBy(g => g.Key).ToList())
             Add(StepRow.Check, $"{group.Key}", [.. group.Select(j => new Act.Check(j.Id))]);
-        foreach (var lent in Stand.Things.Where(t => t.Place == Place.Loan).ToList())
-            Add(StepRow.GiveBack, lent.Id, new Act.GiveBack(lent.Id));
+        foreach (var lent in Stand.Things.Where(t => t.Place == Place.Loan).GroupBy(t => t.Like).ToList())
+            Add(StepRow.GiveBack, lent.Key, [.. lent.Select(t => new Act.GiveBack(t.Id))]);
         var left = Components(Stand.Things.Where(t => t.Place == Place.Tray).Select(t => t.Id));
         foreach (var group in left.GroupBy(c => (_plan.To[c[0]].Place, Fits: SetOf(c[0]))).OrderBy(g => g.Key.Place).ThenBy(g => g.Key.Fits, StringComparer.Ordinal).ToList())
             Add(StepRow.PutAway, $"{group.Key.Place}-{group.Key.Fits}", [.. group.Select(c => new Act.Move(c[0], [.. c.Skip(1)], group.Key.Place))]);

@@ -93,7 +93,7 @@ public sealed class StepWords
         StepRow.Wipe => step with { Says = "Tape off; wipe watch and band.", Tool = "soft cloth" },
         StepRow.TryOn => step with { Says = TriesOn(step, target), Where = new BenchPlace { AtClasp = true } },
         StepRow.Check => Checks(step, stand),
-        StepRow.GiveBack => step with { Says = $"The {stand[step.Acts.OfType<Act.GiveBack>().First().Thing].Like} was lent: back into its drawer." },
+        StepRow.GiveBack => step with { Says = BackSaid([.. step.Acts.OfType<Act.GiveBack>().Select(a => stand[a.Thing])]) },
         StepRow.PutAway => PutsAway(step, stand),
         _ => throw new ArgumentOutOfRangeException(nameof(step), step.Row, "Not a row."),
     }) is var said && said.Row == StepRow.Prepare ? said : said with { Minutes = step.IsWord ? 0.5 : BenchStep.UsualMinutes(step.Row), How = How(said, stand), Picture = Pictured(said, stand) };
@@ -570,12 +570,18 @@ public sealed class StepWords
         : stand[id].Kind == ThingKind.Link ? "the loose link"
         : $"the {stand[id].Like}";
 
+    private static string BackSaid(IReadOnlyList<Thing> lent) =>
+        lent.Count == 1 ? $"The {lent[0].Like} was lent: back into its drawer." : $"The {lent[0].Count(lent.Count)} were lent: back into their drawer.";
+
     private string LinksSaid(List<Thing> links, Side? on = null)
     {
         if (links.Count > 0 && links.TrueForAll(l => _marks.ContainsKey(l.Id)))
             return links.Count == 1 ? "the marked link" : $"the {Number(links.Count)} marked links";
         if (on is { } side && links.Exists(l => _sides.TryGetValue(l.Id, out var from) && from != side))
-            return $"{LinksSaid(links)} of the {PlanWords.Name(PlanWords.Other(side))} side, case end toward the case,";
+        {
+            var (across, rest) = (links.Where(l => _sides.ContainsKey(l.Id)).ToList(), links.Where(l => !_sides.ContainsKey(l.Id)).ToList());
+            return $"{LinksSaid(across)} of the {PlanWords.Name(PlanWords.Other(side))} side, case end toward the case,{(rest.Count > 0 ? $" and {LinksSaid(rest)}" : "")}";
+        }
         var numbers = links.Where(t => _numbers.ContainsKey(t.Id)).Select(t => _numbers[t.Id]).Order().ToList();
         if (numbers.Count == links.Count && numbers.Count > 0)
             return numbers.Count == 1 ? $"link {Number(numbers[0])} from the case"

@@ -41,6 +41,7 @@ internal static class BenchFactsOf
             Hands = file.BenchFile.Hands,
             OpenToGauge = file.BenchFile.ToGauge,
             Lent = file.BenchFile.Lent,
+            HasWearer = file.Job.HasWearer,
             Marks = file.Marks,
             Plan = file.Plan?.Arrangement,
             Holed = file.Holed,

@@ -86,6 +86,13 @@ internal static class DemoBands
         new BraceletClasp(Mm(18.4m), Mm(19.6m), Side.Twelve, 5, Mm(2.4m), 4), "fold-over with safety flap", 3.4m, 0, 1) with
     { OwnerClientId = owner };
 
+    /// <summary>An owner's bracelet that narrows to 18 mm, so that a half link of that width goes in at the clasp.</summary>
+    public static StockBand OneSizeShort(long owner)
+    {
+        var own = Own("Own bracelet, one size short")(owner);
+        return own with { Band = own.Band with { ClaspEnd = Mm(18), Links = new Bracelet(Row(8.6m, 2, 8.2m, 4), Row(8.6m, 2, 8.2m, 3)) } };
+    }
+
     /// <summary>An owner's strap.</summary>
     public static Func<long, StockBand> OwnStrap(string name) => owner =>
         Strap("OWN-STRAP", name, 20, BandMaterial.Leather, "tan", BandAttachment.LooseBar, 2.6m, 75, 118, 58, 7, 0, 1) with { OwnerClientId = owner };

@@ -11,6 +11,7 @@ using IronLoop.Server.Clasp;
 using IronLoop.Server.Devices;
 using IronLoop.Server.HandOver;
 using IronLoop.Server.Rack;
+using IronLoop.Server.Size;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Demo;
@@ -78,6 +79,11 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
         foreach (var (group, fastener) in looks)
             JointLooks.Set(work, job, group, new JointLook(fastener));
     }
+
+    public void NobodyTries(long job) => Storage.Jobs.Wears(work, job, hasWearer: false);
+
+    public void TakesLinks(long job, string article, int count) =>
+        WhatIfEndpoints.SetTaken(work, job, WhatIfEndpoints.LinkFor(work, JobFile.Read(work, job), Parts.Find(work, article)!.Id), count);
 
     public void Lends(long job, params Lent[] lent) => LentThings.Set(work, job, lent);
 

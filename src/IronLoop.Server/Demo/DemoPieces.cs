@@ -18,6 +18,7 @@ internal static class DemoPieces
         Bracelets(day);
         Clasps(day);
         Lasting(day);
+        FromAfar(day);
     }
 
     private static void Straps(DemoDay day)
@@ -98,6 +99,23 @@ internal static class DemoPieces
         {
             day.ChooseOwn(job, DemoBands.SmallWrist);
             day.Frees(job, Side.Twelve, Length.FromMillimetres(1.6m));
+        });
+    }
+
+    /// <summary>Half links from the drawer, and a bracelet that is worked by its figures because its wearer is at sea.</summary>
+    private static void FromAfar(DemoDay day)
+    {
+        day.Piece(70, "Sella Dunmore", "cooperage 2", "Pellmarsh keel watch, sand", Request.PutLinksIn, "Between two links it would be right.", "MK", Regular("20", "157"), job =>
+        {
+            day.ChooseOwn(job, DemoBands.OneSizeShort);
+            day.Finds(job, (JointGroup.Links, Fastener.SplitPin), (JointGroup.ClaspTwelve, Fastener.SpringBar), (JointGroup.ClaspSix, Fastener.SpringBar));
+            day.TakesLinks(job, "LK-50-18", 1);
+        });
+        day.Piece(68, "Tiba Morrow", "by mail boat, survey ship", "Ostwick signal hand, white", Request.TakeLinksOut, "My sister brings it; I am back in spring.", "TB", Regular("20", "166"), job =>
+        {
+            day.NobodyTries(job);
+            day.ChooseOwn(job, DemoBands.Own("Own bracelet, sent ahead"));
+            day.Finds(job, (JointGroup.Links, Fastener.SplitPin), (JointGroup.ClaspTwelve, Fastener.SpringBar), (JointGroup.ClaspSix, Fastener.SpringBar));
         });
     }
 

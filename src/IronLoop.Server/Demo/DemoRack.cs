@@ -28,6 +28,7 @@ internal static class DemoRack
         // Done, and to go back by the mail boat.
         var posted = day.TakeIn("Perrin Lockwell", "outer islet, mail boat", "Tarn & Sedge little one", Request.ChangeStrap, "Please post it; return postage is in the envelope.", 5, 1, "TB");
         day.Gauge(posted, Figures("18", Attachment.SpringBarDrilled, "38.4", "149", WearPreference.Regular, "34.8", "2.1"));
+        day.NobodyTries(posted);
         day.ToTheBench(posted, "SK-T18");
         day.TickAll(posted);
         day.Came(posted, (CameWith.OldBand, 1), (CameWith.Box, 1));

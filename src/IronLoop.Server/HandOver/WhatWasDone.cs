@@ -34,7 +34,12 @@ internal static class WhatWasDone
         return $"{string.Join(' ', did)}{Tried(file)}";
     }
 
-    private static string Tried(JobFile file) => $"{Replaced(file)}{(file.BenchFile.Tried is { } felt ? $" {felt.Says(null)}" : "")}";
+    private static string Tried(JobFile file) => $"{Replaced(file)}{(file switch
+    {
+        { BenchFile.Tried: { } felt } => $" {felt.Says(null)}",
+        { Job.HasWearer: false } => " Not tried on: its wearer was not here.",
+        _ => "",
+    })}";
 
     /// <summary>Parts that took the place of others, which were lost, bent or worn.</summary>
     private static string Replaced(JobFile file) => file.Bench.Now?.Stand.Things.Where(t => t is { Instead: not null, Place: not Place.Drawer }).ToList() is { Count: > 0 } fresh

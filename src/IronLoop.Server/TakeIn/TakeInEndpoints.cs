@@ -1,4 +1,5 @@
 using IronLoop.Core.Jobs;
+using IronLoop.Server.Bench;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Rack;
 using IronLoop.Storage;
@@ -14,8 +15,9 @@ namespace IronLoop.Server.TakeIn;
 /// <param name="Contact">How the client is reached, up to 80 characters.</param>
 /// <param name="Words">In the owner's own words, up to 2000 characters.</param>
 /// <param name="Price">The price agreed, as typed; empty when none was.</param>
+/// <param name="Wearer">Whether the wearer is here to try it on; no, when the watch came by post or with somebody else.</param>
 internal sealed record TakeInWire(
-    string Client, string Watch, Request Request, DateOnly Promised, string By, string? Contact = null, string? Words = null, string? Price = null)
+    string Client, string Watch, Request Request, DateOnly Promised, string By, string? Contact = null, string? Words = null, string? Price = null, bool Wearer = true)
 {
     public const int LongestName = 80;
     public const int LongestWords = 2000;
@@ -65,6 +67,7 @@ internal static class TakeInEndpoints
         var client = Clients.FindOrAdd(work, taken.Client, taken.Contact!);
         var watch = Watches.FindOrAdd(work, client, taken.Watch);
         var id = Storage.Jobs.Add(work, client, watch, taken.Request, taken.Words!, taken.Promised, taken.Cents, now, taken.By);
+        Storage.Jobs.Wears(work, id, taken.Wearer);
         Log.Write(work, id, now, taken.By, Station.TakeIn, $"Taken in: {RequestWords.Of(taken.Request)}. {taken.Words}".TrimEnd());
         var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
         work.Keep();
@@ -81,6 +84,12 @@ internal static class TakeInEndpoints
         Clients.Correct(work, file.Job.Client with { Name = taken.Client, Contact = taken.Contact! });
         Watches.Rename(work, file.Job.WatchId, taken.Watch);
         Storage.Jobs.Correct(work, id, taken.Request, taken.Words!, taken.Promised, taken.Cents);
+        if (taken.Wearer != file.Job.HasWearer)
+        {
+            Storage.Jobs.Wears(work, id, taken.Wearer);
+            // Somebody came after all, or left: the try-on goes into what is left of the work, or out of it.
+            BenchChange.Again(work, id);
+        }
         var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
         work.Keep();
         return job;

@@ -17,9 +17,12 @@ const titles: Partial<Record<keyof TakeIn, string>> = {
   promised: 'Promised for',
   words: 'In the owner’s own words',
   price: 'Price agreed',
+  wearer: 'The wearer is here',
 }
 const shown = (value: unknown) =>
-  requests.find((r) => r.value === value)?.title ?? (value === '' ? 'nothing' : String(value))
+  requests.find((r) => r.value === value)?.title ??
+  { '': 'nothing', true: 'yes', false: 'no' }[String(value)] ??
+  String(value)
 
 function keep() {
   emit('chosen', Object.fromEntries(props.clashes.map((c) => [c.field, c[choice[c.field] ?? 'theirs']])))

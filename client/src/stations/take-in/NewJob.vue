@@ -18,6 +18,7 @@ const start: TakeIn = {
   words: '',
   price: '',
   by: initials.value,
+  wearer: true,
 }
 
 function done(heard: TakeIn) {

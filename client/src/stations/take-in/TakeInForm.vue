@@ -107,6 +107,17 @@ function seenBefore() {
       :disabled="disabled"
       :error-messages="saidOf(error, '$.words')"
     />
+    <label class="wide here">
+      <input
+        v-model="heard.wearer"
+        type="checkbox"
+        name="wearer"
+        :true-value="false"
+        :false-value="true"
+        :disabled="disabled"
+      />
+      nobody here to try it on: it came by post, or with somebody else
+    </label>
     <v-text-field
       v-model="heard.price"
       label="Price agreed"
@@ -135,6 +146,11 @@ function seenBefore() {
 }
 .wide {
   grid-column: 1 / -1;
+}
+.here {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
 }
 .act {
   grid-column: 1 / -1;

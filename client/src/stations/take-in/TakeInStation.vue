@@ -21,6 +21,7 @@ const start = computed<TakeIn>(() => ({
   words: props.job.words,
   price: props.job.priceCents === null ? '' : (props.job.priceCents / 100).toFixed(2),
   by: props.job.takenInBy,
+  wearer: props.job.wearer,
 }))
 </script>
 
