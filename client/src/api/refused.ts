@@ -28,12 +28,14 @@ export function saidOf(error: unknown, path: string): string[] {
 /** The refusal in one line where the fields say the rest beside them; what belongs to no field is added. */
 export function titleOf(error: unknown): string | null {
   if (!(error instanceof Error)) return null
-  return [error.message, ...saidOf(error, '$')].join(' ')
+  return once([error.message, ...saidOf(error, '$')])
 }
 
 /** The whole refusal in one line, fields included, for where no field is near. */
 export function wholeOf(error: unknown): string | null {
   if (!(error instanceof Error)) return null
-  const fields = error instanceof RefusedError ? Object.values(error.fields).flat() : []
-  return fields.length > 0 ? `${error.message} ${fields.join(' ')}` : error.message
+  return once([error.message, ...(error instanceof RefusedError ? Object.values(error.fields).flat() : [])])
 }
+
+/** A refusal of one thing has that thing as its title: it is said once. */
+const once = (said: string[]) => [...new Set(said)].join(' ')

@@ -85,8 +85,9 @@ function forget(kind: OwnPartKind) {
       </p>
       <template v-if="part.says && !part.reused && part.kind !== 'clasp'">
         <p v-if="part.replacement">
-          Instead: <span class="figure">{{ part.replacement.count }}</span> {{ part.replacement.name }},
-          {{ part.replacement.article }}, {{ part.replacement.reserved ? 'reserved' : 'to be ordered' }}.
+          Instead: {{ part.replacement.name }}, {{ part.replacement.article }},
+          <span class="figure">{{ part.replacement.count }}</span>
+          {{ part.replacement.reserved ? 'reserved' : 'to be ordered' }}.
         </p>
         <p v-if="part.choices.length === 0" class="quiet">Nothing on the list replaces it.</p>
         <label v-else-if="!disabled" class="instead">
