@@ -189,6 +189,7 @@ app.UseOpenTelemetryPrometheusScrapingEndpoint(Metrics.IsAsked);
 app.MapOpenApi("/api/openapi/{documentName}.json").WithMetadata(new NeedsNobody());
 app.UseAuthentication();
 app.UseMiddleware<Doorkeeper>();
+app.UseMiddleware<OnceOnly>();
 app.UseRateLimiter();
 app.NeedNobody().MapHealth();
 // Figures in, figures out: nothing of the shop is told or changed.

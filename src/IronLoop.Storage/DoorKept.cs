@@ -8,7 +8,7 @@ namespace IronLoop.Storage;
 /// </summary>
 internal static class DoorKept
 {
-    private static readonly string[] Tables = ["session", "door_entry", "fitter"];
+    private static readonly string[] Tables = ["session", "door_entry", "fitter", "shop_key"];
 
     /// <summary>Carries the door of one file over to another, where the first has one.</summary>
     public static void CarryOver(SqliteConnection from, SqliteConnection to)

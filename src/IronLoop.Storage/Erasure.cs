@@ -43,6 +43,7 @@ public static class Erasure
         }
         work.Execute("UPDATE client SET name = $nobody, contact = '', off_centre_um = 0, hot_um = NULL, cold_um = NULL, erased_at = $at WHERE id = $client",
             ("$client", clientId), ("$nobody", Nobody), ("$at", at));
+        Presses.Forget(work);
         Visits.CatchUp(work);
         return photos;
     }

@@ -75,9 +75,9 @@ public static class Jobs
         work.Query($"{Select} WHERE job.id = $id", Read, ("$id", id)).SingleOrDefault();
 
     /// <summary>The version a job is at; null when there is none of that number.</summary>
-    public static JobVersion? VersionOf(ShopWork work, long id) =>
+    public static SheetVersion? VersionOf(ShopWork work, long id) =>
         work.Query("SELECT version, changed_by, changed_at FROM job WHERE id = $id",
-            row => new JobVersion(row.Number("version"), row.Text("changed_by"), row.Maybe("changed_at", Columns.Time)), ("$id", id)).SingleOrDefault();
+            row => new SheetVersion(row.Number("version"), row.Text("changed_by"), row.Maybe("changed_at", Columns.Time)), ("$id", id)).SingleOrDefault();
 
     /// <summary>The open jobs in which every word sought is found, by the day they are promised for.</summary>
     /// <param name="work">The piece of work.</param>

@@ -81,17 +81,22 @@ public sealed class ShopFile : IDisposable
     }
 
     /// <summary>Begins a piece of work: everything in it is stored together by <see cref="ShopWork.Keep"/>, or not at all.</summary>
-    /// <exception cref="StaleException">The job under the hand at work was changed since it was seen.</exception>
+    /// <exception cref="StaleException">What the hand at work is laid on was changed since it was seen.</exception>
     /// <exception cref="SqliteException">Others went on writing for longer than is waited (SQLITE_BUSY).</exception>
-    public ShopWork Begin()
+    public ShopWork Begin() => Begin(Hand.AtWork, lasting: true);
+
+    /// <summary>Begins a piece of work in nobody's name, whose loss with the power would cost nothing: it does not wait for the disk.</summary>
+    internal ShopWork BeginLightly() => Begin(null, lasting: false);
+
+    private ShopWork Begin(Hand? hand, bool lasting)
     {
         if (!_turn.Wait(Patience))
             throw new SqliteException("The shop’s file is being written.", SqliteBusy);
         ShopWork? work = null;
         try
         {
-            work = new ShopWork(Connect(), writing: true, BandChanges.Add, () => _turn.Release());
-            Hand.AtWork?.LayOn(work);
+            work = new ShopWork(Connect(lasting), writing: true, BandChanges.Add, () => _turn.Release());
+            hand?.LayOn(work);
             return work;
         }
         catch
@@ -121,13 +126,13 @@ public sealed class ShopFile : IDisposable
     /// <summary>Lets go of the file, so that it can be moved or another process can take it.</summary>
     public static void LetGo() => SqliteConnection.ClearAllPools();
 
-    internal SqliteConnection Connect()
+    internal SqliteConnection Connect(bool lasting = true)
     {
         var connection = new SqliteConnection(_connectionString);
         connection.Open();
         using var pragma = connection.CreateCommand();
         // What is taken out is written over: a client who asked to be forgotten must not be found between the pages.
-        pragma.CommandText = "PRAGMA synchronous = FULL; PRAGMA secure_delete = ON;";
+        pragma.CommandText = $"PRAGMA synchronous = {(lasting ? "FULL" : "NORMAL")}; PRAGMA secure_delete = ON;";
         pragma.ExecuteNonQuery();
         return connection;
     }

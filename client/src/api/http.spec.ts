@@ -6,6 +6,7 @@ interface Call {
   path: string
   ifMatch: string | null
   token: string | null
+  name: string | null
 }
 
 /** A server that notes what it is asked and answers what it is told to. */
@@ -17,6 +18,7 @@ function server(answer: (call: Call) => Response | Promise<Response> = () => at(
       path: new URL(request.url).pathname,
       ifMatch: request.headers.get('If-Match'),
       token: request.headers.get('X-Iron-Loop-Token'),
+      name: request.headers.get('Idempotency-Key'),
     }
     calls.push(call)
     return answer(call)
@@ -62,7 +64,19 @@ describe('calls to the server', () => {
     await http.send(ask('/api/jobs/7/size', 'PUT'))
     await http.send(ask('/api/jobs/8/size', 'PUT'))
     await http.send(ask('/api/parts', 'POST'))
-    expect(calls.slice(3).map((c) => c.ifMatch)).toEqual(['"4"', '"80"', null])
+    await http.send(ask('/api/jobs/8/bench/notes', 'POST'))
+    expect(calls.slice(3).map((c) => c.ifMatch)).toEqual(['"4"', '"80"', null, null])
+  })
+
+  it('say on which sight of a list it was changed, a catalogue on that of the bands', async () => {
+    const calls = server((call) => at(call.path === '/api/parts/5/entries' ? '99' : '4'))
+    await http.send(ask('/api/parts'))
+    await http.send(ask('/api/parts/5/entries'))
+    await http.send(ask('/api/parts', 'PUT'))
+    await http.send(ask('/api/bands'))
+    await http.send(ask('/api/catalogue/x/import', 'POST'))
+    await http.send(ask('/api/limits', 'PUT'))
+    expect(calls.filter((c) => c.method !== 'GET').map((c) => c.ifMatch)).toEqual(['"4"', '"4"', '*'])
   })
 
   it('change a job one after the other, and two jobs at once', async () => {
@@ -89,7 +103,7 @@ describe('calls to the server', () => {
     await expect(http.send(ask('/api/jobs/7/gauge', 'POST'))).rejects.toThrow('gone')
     isUp = true
     await http.send(ask('/api/jobs/7/gauge', 'POST'))
-    expect(calls.map((c) => c.ifMatch)).toEqual([null, '"4"', null])
+    expect(calls.map((c) => c.ifMatch)).toEqual([null, '"4"', '*'])
   })
 
   it('keep the version seen when a change is refused', async () => {
@@ -98,6 +112,38 @@ describe('calls to the server', () => {
     await http.send(ask('/api/jobs/7/gauge', 'POST'))
     await http.send(ask('/api/jobs/7/gauge', 'POST'))
     expect(calls.map((c) => c.ifMatch)).toEqual([null, '"4"', '"4"'])
+  })
+
+  it('give every change a name, the same one to a press whose answer was lost, another to the next', async () => {
+    let isUp = true
+    const calls = server(() => (isUp ? at('4') : Promise.reject(new TypeError('gone'))))
+    const reading = (typed: string) =>
+      new Request('http://shop/api/jobs/7/gauge/readings', {
+        method: 'POST',
+        body: JSON.stringify({ typed }),
+        headers: { 'Content-Type': 'application/json' },
+      })
+    await http.send(reading('20.1'))
+    isUp = false
+    await expect(http.send(reading('20.1'))).rejects.toThrow('gone')
+    isUp = true
+    await http.send(reading('20.4'))
+    await http.send(reading('20.1'))
+    await http.send(reading('20.1'))
+    const [first, lost, other, again, anew] = calls.map((c) => c.name)
+    expect(again).toBe(lost)
+    expect(new Set([first, lost, other, anew]).size).toBe(4)
+  })
+
+  it('make one call of one press that comes twice, and tell both what it was answered', async () => {
+    const free: (() => void)[] = []
+    const calls = server(() => new Promise((done) => free.push(() => done(at('4', 201)))))
+    const both = [http.send(ask('/api/jobs', 'POST')), http.send(ask('/api/jobs', 'POST'))]
+    await vi.waitFor(() => expect(free).toHaveLength(1))
+    free[0]!()
+    const answers = await Promise.all(both)
+    expect(calls).toHaveLength(1)
+    expect(await Promise.all(answers.map((a) => a.json()))).toEqual([{}, {}])
   })
 
   it('tell when a session is over', async () => {

@@ -10,9 +10,9 @@ export function holdToken(given: string) {
   token = given
 }
 
-/** The version of each job that this screen last saw. */
+/** The version of each job, and of each list that several people change, that this screen last saw. */
 const seen = new Map<string, string>()
-/** Changes to one job go one after the other: each is made on what the one before left. */
+/** Changes to one of them go one after the other: each is made on what the one before left. */
 const turns = new Map<string, Promise<unknown>>()
 
 /** A change to a job that was refused since somebody else changed the job meanwhile. */
@@ -36,43 +36,90 @@ export function on<K extends keyof Heard>(heard: K, then: Heard[K]) {
   listeners[heard] = then
 }
 
-const ofJob = /^\/api\/jobs\/(\d+)(\/.*)?$/
+/** What a call is about: a job, or a list by the first word of its calls. A catalogue is taken into the bands. */
+function aboutOf(path: string) {
+  const [, list, job, rest] = /^\/api\/([^/]+)(?:\/([^/]+))?(\/.+)?$/.exec(path) ?? []
+  if (list === 'jobs' && job) return { about: `jobs/${job}`, isWhole: !rest }
+  return { about: list === 'catalogue' ? 'bands' : (list ?? ''), isWhole: !job }
+}
+
+/** Adds something and overwrites nothing, so it may be made on any sight of the rest. */
+function onlyAdds(method: string, path: string) {
+  if (method !== 'POST') return false
+  return path.startsWith('/api/jobs/')
+    ? /\/(readings|notes|photos|marks)$/.test(path)
+    : !/\/(stock-take|received|import)$/.test(path)
+}
 
 /** A call, with what the shop wants to know about every change. */
 export async function send(request: Request): Promise<Response> {
-  const [, job, rest] = ofJob.exec(new URL(request.url, location.origin).pathname) ?? []
+  const { pathname } = new URL(request.url, location.origin)
+  const { about, isWhole } = aboutOf(pathname)
   if (request.method === 'GET') {
     const response = await fetch(request)
-    if (job && !rest) note(job, response)
+    if (isWhole) note(about, response)
     return heard(response)
   }
-  request.headers.set('X-Iron-Loop-Token', token)
-  request.headers.set('X-Iron-Loop-Screen', screenName)
-  if (!job) return heard(await fetch(request))
-  const turn = (turns.get(job) ?? Promise.resolve()).then(async () => {
-    const version = seen.get(job)
-    const showsBoth = request.headers.has('If-Match')
-    const kept = request.clone()
-    if (version && !showsBoth) request.headers.set('If-Match', version)
-    // Whether a change without an answer was stored is not known, so neither is the version it left.
-    const response = await fetch(request).catch((lost: unknown) => {
-      seen.delete(job)
-      throw lost
-    })
-    note(job, response)
-    if (response.status === 412) listeners.stale?.(showsBoth ? null : await stale(response.clone(), kept))
-    return heard(response)
+  return pressed(request, () => {
+    const turn = (turns.get(about) ?? Promise.resolve()).then(() => change(request, about, pathname))
+    turns.set(
+      about,
+      turn.catch(() => undefined),
+    )
+    return turn
   })
-  turns.set(
-    job,
-    turn.catch(() => undefined),
-  )
-  return turn
 }
 
-function note(job: string, response: Response) {
+async function change(request: Request, about: string, path: string) {
+  request.headers.set('X-Iron-Loop-Token', token)
+  request.headers.set('X-Iron-Loop-Screen', screenName)
+  const showsBoth = request.headers.has('If-Match')
+  const kept = request.clone()
+  kept.headers.delete('Idempotency-Key')
+  if (!showsBoth && !onlyAdds(request.method, path))
+    request.headers.set('If-Match', seen.get(about) ?? '*')
+  // Whether a change without an answer was stored is not known, so neither is the version it left.
+  const response = await fetch(request).catch((lost: unknown) => {
+    seen.delete(about)
+    throw lost
+  })
+  note(about, response)
+  if (response.status === 412) listeners.stale?.(showsBoth ? null : await stale(response.clone(), kept))
+  return heard(response)
+}
+
+function note(about: string, response: Response) {
   const version = response.headers.get('ETag')
-  if (response.ok && version) seen.set(job, version)
+  if (response.ok && version) seen.set(about, version)
+}
+
+/** A name that no other press has; the browser's own names are for secured pages only. */
+const newName = () =>
+  Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join('')
+
+/** Presses that are under way, or whose answer was lost, by what they ask for. */
+const presses = new Map<string, { name: string; answer?: Promise<Response> | undefined }>()
+
+/**
+ * Every change carries a name, by which the shop knows one press from two. The same press made again while the first is under way is
+ * the first; made again after its answer was lost it keeps its name, so that it is done once whether or not it had been stored.
+ */
+async function pressed(request: Request, go: () => Promise<Response>): Promise<Response> {
+  const isPlain = request.headers.get('Content-Type')?.includes('json') ?? !request.body
+  const asks = isPlain ? `${request.method} ${request.url} ${await request.clone().text()}` : newName()
+  const before = presses.get(asks)
+  if (before?.answer) return (await before.answer).clone()
+  const press = { name: before?.name ?? newName(), answer: undefined as Promise<Response> | undefined }
+  request.headers.set('Idempotency-Key', press.name)
+  press.answer = go()
+  presses.set(asks, press)
+  try {
+    const answer = await press.answer
+    if (answer.status < 500) presses.delete(asks)
+    return answer.clone()
+  } finally {
+    press.answer = undefined
+  }
 }
 
 function heard(response: Response) {

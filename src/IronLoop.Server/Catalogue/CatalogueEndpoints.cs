@@ -1,6 +1,7 @@
 using IronLoop.Server.Contract;
 using IronLoop.Server.LongRunning;
 using IronLoop.Server.Match;
+using IronLoop.Server.Door;
 using IronLoop.Storage;
 using Microsoft.AspNetCore.Mvc;
 
@@ -35,7 +36,7 @@ internal static class CatalogueEndpoints
             .Produces<CatalogueWire>().WithMetadata(new RequestSizeLimitAttribute(MostBytes)).ProducesValidationProblem();
         catalogue.MapPut("/{id}/columns", Map).WithName("mapCatalogue").WithSummary("Says which column each header is, and looks it over again.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
-        catalogue.MapPost("/{id}/import", Begin).WithName("importCatalogue").WithSummary("Takes it into the stock.")
+        catalogue.MapPost("/{id}/import", Begin).WithMetadata(new OverwritesWhatStands()).WithName("importCatalogue").WithSummary("Takes it into the stock.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         catalogue.MapGet("/{id}", (string id, CatalogueDesk desk) => desk.Find(id).Wire()).WithName("catalogueProgress").WithSummary("How far an import has come.")
             .ProducesProblem(StatusCodes.Status404NotFound);

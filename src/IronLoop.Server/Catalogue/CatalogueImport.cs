@@ -110,7 +110,7 @@ internal sealed class CatalogueImport(string id, CatalogueFile file)
             work.Keep();
             End(ImportState.Done, $"{_added} bands are new, {_updated} were known and are as the catalogue has them{(_badRows > 0 ? $"; {_badRows} bad rows were skipped" : "")}.");
         }
-        catch (Exception failed) when (failed is IOException or Microsoft.Data.Sqlite.SqliteException or CsvHelper.CsvFormatException or System.Text.DecoderFallbackException or PlanTooLargeException)
+        catch (Exception failed) when (failed is IOException or Microsoft.Data.Sqlite.SqliteException or CsvHelper.CsvFormatException or System.Text.DecoderFallbackException or PlanTooLargeException or StaleException)
         {
             End(ImportState.Refused, $"Nothing was stored: {failed.Message}");
         }

@@ -63,7 +63,7 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
     private static ProblemDetails Stale(StaleException stale)
     {
         var by = stale.Stands.By is { Length: > 0 } initials ? $" by {initials}" : "";
-        var problem = Make(StatusCodes.Status412PreconditionFailed, $"Job {stale.JobId} was changed{by} on another screen meanwhile; nothing of yours was stored. See how it stands now.", null);
+        var problem = Make(StatusCodes.Status412PreconditionFailed, $"{stale.What} changed{by} on another screen meanwhile; nothing of yours was stored. See how it stands now.", null);
         problem.Extensions["version"] = stale.Stands.Version;
         problem.Extensions["changedBy"] = stale.Stands.By;
         problem.Extensions["changedAt"] = stale.Stands.At;

@@ -43,17 +43,24 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
         var session = endpoint.Metadata.GetMetadata<DoorItself>() is null ? LetIn(context, shop, endpoint, isChange) : SessionOf(context, shop);
         if (isChange && !await antiforgery.IsRequestValidAsync(context))
             throw new RefusedException(StatusCodes.Status400BadRequest, "This page is older than your sign-in, or is none of ours; nothing was stored. Reload it.", new Dictionary<string, string[]>());
+        var sheet = Versions.SheetOf(context);
         if (!isChange)
         {
+            // Read before the list itself: a version is never newer than what is shown with it.
+            if (sheet is not null && Versions.IsWhole(context))
+                Versions.Say(context, VersionOf(shop, sheet));
             await next(context);
             return;
         }
-        var hand = new Hand(session?.Fitter.Initials, JobOf(context), clock.GetUtcNow(), WordsOf(endpoint)) { Seen = SeenOf(context) };
+        var job = Versions.JobOf(context);
+        var hand = new Hand(session?.Fitter.Initials, job, clock.GetUtcNow(), WordsOf(endpoint)) { Sheet = sheet, Seen = Versions.Seen(context, endpoint, job is not null || sheet is not null) };
         Hand.AtWork = hand;
+        // What a catalogue was looked over against is known by the version it was then.
+        var stood = sheet is null ? (long?)null : VersionOf(shop, sheet);
         context.Response.OnStarting(() =>
         {
-            if (hand.Version is { } version)
-                context.Response.Headers.ETag = $"\"{version}\"";
+            if ((hand.Version ?? stood) is { } version && !context.Response.Headers.ContainsKey("ETag"))
+                Versions.Say(context, version);
             return Task.CompletedTask;
         });
         try
@@ -68,7 +75,7 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
         if (context.Response.StatusCode >= StatusCodes.Status400BadRequest)
             return;
         metrics.Changed();
-        changes.Tell(new ChangeWire(JobOf(context), hand.Version, hand.By, context.Request.Headers[Screen]));
+        changes.Tell(new ChangeWire(job, hand.Version, hand.By, context.Request.Headers[Screen]));
     }
 
     /// <summary>From another machine figures are worked out for those who are signed in, and for programs with a key of the shop.</summary>
@@ -125,11 +132,11 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
     // What a call is said to do where the contract lists it says what was done with it.
     private static string WordsOf(Endpoint endpoint) => endpoint.Metadata.GetMetadata<IEndpointSummaryMetadata>()?.Summary ?? endpoint.DisplayName ?? "";
 
-    private static long? JobOf(HttpContext context) =>
-        context.Request.Path.StartsWithSegments("/api/jobs", StringComparison.OrdinalIgnoreCase) && long.TryParse(context.Request.RouteValues["id"] as string, out var id) ? id : null;
-
-    private static long? SeenOf(HttpContext context) =>
-        context.Request.Headers.IfMatch is [{ } mark] && long.TryParse(mark.Trim('"'), out var seen) ? seen : null;
+    private static long VersionOf(ShopFile shop, string sheet)
+    {
+        using var look = shop.Look();
+        return Sheets.VersionOf(look, sheet).Version;
+    }
 }
 
 /// <summary>A call at the door itself: it is made before anybody is signed in.</summary>

@@ -27,7 +27,7 @@ internal static class KeyEndpoints
             using var work = shop.Look();
             return Of(work);
         }).WithName("keys").WithSummary("The keys of the shop.");
-        keys.MapPost("", Make).WithName("makeKey").WithSummary("Makes a key of the shop; it is told once.").ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict);
+        keys.MapPost("", Make).WithMetadata(new ToldOnce()).WithName("makeKey").WithSummary("Makes a key of the shop; it is told once.").ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict);
         keys.MapDelete("/{id:long}", End).WithName("endKey").WithSummary("Ends a key of the shop.").ProducesProblem(StatusCodes.Status404NotFound);
     }
 

@@ -7,6 +7,7 @@ using IronLoop.Core.Tray;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Loop;
 using IronLoop.Server.Rack;
+using IronLoop.Server.Door;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.HandOver;
@@ -64,7 +65,7 @@ internal static class HandOverEndpoints
         var handOver = routes.MapGroup("/api/jobs/{id:long}/hand-over").WithTags("hand-over");
         handOver.MapGet("", Sheet).WithName("handOverSheet").WithSummary("What was done, what the owner is told, what the bag must hold.")
             .ProducesProblem(StatusCodes.Status404NotFound);
-        handOver.MapPost("", HandOver).WithName("handOver").WithSummary("Counts the bag and closes the job.")
+        handOver.MapPost("", HandOver).WithMetadata(new OverwritesWhatStands()).WithName("handOver").WithSummary("Counts the bag and closes the job.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         routes.MapPost("/api/jobs/{id:long}/again", Again).WithName("again").WithTags("hand-over")
             .WithSummary("Takes a return visit in: the band as it left, the bag, the watch and its client are known.")

@@ -97,7 +97,7 @@ internal static class OrderEndpoints
             .ProducesProblem(StatusCodes.Status404NotFound);
         orders.MapPost("/fill-up", FillUp).WithName("fillUp").WithSummary("Puts on the list what the minimum levels and the waiting jobs ask for.");
         orders.MapPost("/ask", Ask).WithName("askAfterOrders").WithSummary("Sends what is not sent yet and asks after what is on its way.");
-        orders.MapPost("/{id:long}/received", Receive).WithName("receiveOrder").WithSummary("Books a delivery into stock; jobs that waited have their parts.")
+        orders.MapPost("/{id:long}/received", Receive).WithMetadata(new OverwritesWhatStands()).WithName("receiveOrder").WithSummary("Books a delivery into stock; jobs that waited have their parts.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
         orders.MapPut("/suppliers", Settle).WithName("settleSuppliers").WithSummary("Settles the address of the suppliers’ service; empty is the stand-in.")
             .ProducesValidationProblem().WithMetadata(new Needs(Role.Lead));

@@ -1,6 +1,7 @@
 using IronLoop.Core.Measuring;
 using IronLoop.Core.Stock;
 using IronLoop.Server.Contract;
+using IronLoop.Server.Door;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.PartStock;
@@ -28,7 +29,7 @@ internal static class PartEndpoints
             return All(work, wanted);
         }).WithName("parts").WithSummary("The small parts in stock.").ProducesValidationProblem();
         parts.MapPut("", Set).WithName("setPart").WithSummary("Puts a part on the list, or changes the one of that article number; its count stays.").ProducesValidationProblem();
-        parts.MapPost("/stock-take", Count).WithName("stockTake").WithSummary("Corrects counts by what was counted, with the reason.")
+        parts.MapPost("/stock-take", Count).WithMetadata(new OverwritesWhatStands()).WithName("stockTake").WithSummary("Corrects counts by what was counted, with the reason.")
             .ProducesValidationProblem();
         parts.MapGet("/{id:long}/entries", Entries).WithName("stockEntries").WithSummary("Every change of a part’s count.")
             .ProducesProblem(StatusCodes.Status404NotFound);

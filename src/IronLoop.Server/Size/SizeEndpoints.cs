@@ -5,6 +5,7 @@ using IronLoop.Core.Measuring;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Loop;
 using IronLoop.Server.Rack;
+using IronLoop.Server.Door;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Size;
@@ -83,12 +84,12 @@ internal static class SizeEndpoints
         var size = routes.MapGroup("/api/jobs/{id:long}/size").WithTags("size");
         size.MapPut("", ArrangeByHand).WithName("arrange").WithSummary("Takes an arrangement by hand and answers what it comes to.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
-        size.MapDelete("", BackToPlan).WithName("backToPlan").WithSummary("Back to the planner’s answer.")
+        size.MapDelete("", BackToPlan).WithMetadata(new OverwritesWhatStands()).WithName("backToPlan").WithSummary("Back to the planner’s answer.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         size.MapGet("/habits", Habits).WithName("habits").WithSummary("How the client wears it.").ProducesProblem(StatusCodes.Status404NotFound);
         size.MapPut("/habits", Wears).WithName("setHabits").WithSummary("How the client wears it: off-centre on purpose, hot and cold days.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
-        size.MapPost("/agree", Agree).WithName("agree").WithSummary("Takes the arrangement as it stands to the bench.")
+        size.MapPost("/agree", Agree).WithMetadata(new OverwritesWhatStands()).WithName("agree").WithSummary("Takes the arrangement as it stands to the bench.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
     }
 

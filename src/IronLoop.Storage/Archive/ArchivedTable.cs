@@ -13,7 +13,10 @@ internal sealed record ArchivedTable(string Name, IReadOnlyList<string> Columns,
     public IReadOnlyList<(string Type, bool Needed)> Types { get; init; } = [];
 
     // Who may come in stays with the shop that let them: an archive that is passed on opens no door.
-    private static readonly HashSet<string> OfTheDoor = new(StringComparer.Ordinal) { "fitter", "session", "door_entry" };
+    private static readonly HashSet<string> OfTheDoor = new(StringComparer.Ordinal) { "fitter", "session", "door_entry", "shop_key" };
+
+    // What calls under way need to know of one another goes with the program that runs.
+    private static readonly HashSet<string> OfTheDay = new(StringComparer.Ordinal) { "press", "sheet" };
 
     // Made from the rest when a shop is opened: the words' index and what bracelets can make.
     private static readonly HashSet<string> Derived = new(StringComparer.Ordinal) { "visit", "visit_due", "reach", "SchemaVersions" };
@@ -29,7 +32,7 @@ internal sealed record ArchivedTable(string Name, IReadOnlyList<string> Columns,
             while (reader.Read())
                 names.Add(reader.GetString(0));
         }
-        return [.. names.Where(n => !Derived.Contains(n) && !OfTheDoor.Contains(n)).Select(name => Of(connection, name))];
+        return [.. names.Where(n => !Derived.Contains(n) && !OfTheDoor.Contains(n) && !OfTheDay.Contains(n)).Select(name => Of(connection, name))];
     }
 
     /// <summary>Tells of every row, as the JSON it has in an archive.</summary>
