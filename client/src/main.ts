@@ -6,9 +6,11 @@ import './frame/paper.css'
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { createApp } from 'vue'
 import App from './App.vue'
+import { onceWhileHeld } from './frame/heldKeys'
 import { router } from './router'
 import { vuetify } from './frame/theme'
 
+window.addEventListener('keydown', onceWhileHeld, true)
 createApp(App)
   .use(router)
   .use(vuetify)

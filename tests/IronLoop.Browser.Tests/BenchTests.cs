@@ -282,6 +282,7 @@ public sealed class BenchTests : IDisposable
     private void Step(Action act)
     {
         var step = _screen.Told("step");
+        _screen.Until(() => _screen.All("[data-testid=step][aria-busy=true]").Count == 0, "the step before to be done");
         _screen.Run("document.activeElement?.blur()");
         act();
         _screen.Until(() => _screen.All("[data-testid=step]") is not [var now] || now.Text != step, $"what follows {step}");

@@ -123,6 +123,54 @@ public sealed class Screen : IDisposable
 
     public void Key(string keys) => new OpenQA.Selenium.Interactions.Actions(_driver).SendKeys(keys).Perform();
 
+    /// <summary>Types at a set pace, as fingers do; 0 is all in one burst. Shift is held until it comes again.</summary>
+    public void Key(string keys, int millisecondsAKey)
+    {
+        var actions = new OpenQA.Selenium.Interactions.Actions(_driver);
+        var isShifted = false;
+        foreach (var key in keys)
+        {
+            if (key == Keys.Shift[0])
+                actions = (isShifted = !isShifted) ? actions.KeyDown(Keys.Shift) : actions.KeyUp(Keys.Shift);
+            else
+                actions.SendKeys(key.ToString());
+            if (millisecondsAKey > 0)
+                actions.Pause(TimeSpan.FromMilliseconds(millisecondsAKey));
+        }
+        actions.Perform();
+    }
+
+    /// <summary>Holds Enter down until it has repeated so often.</summary>
+    public void HoldEnter(int repeats)
+    {
+        for (var i = 0; i <= repeats; i++)
+            Enter("keyDown", isRepeat: i > 0);
+        Enter("keyUp", isRepeat: false);
+
+        void Enter(string type, bool isRepeat) => _driver.ExecuteCdpCommand("Input.dispatchKeyEvent", new Dictionary<string, object?>
+        {
+            ["type"] = type,
+            ["key"] = "Enter",
+            ["code"] = "Enter",
+            ["windowsVirtualKeyCode"] = 13,
+            ["text"] = "\r",
+            ["autoRepeat"] = isRepeat,
+        });
+    }
+
+    /// <summary>Lets every answer come so much later; 0 lets them come as they do.</summary>
+    public void AnswersComeLate(int milliseconds)
+    {
+        _driver.ExecuteCdpCommand("Network.enable", []);
+        _driver.ExecuteCdpCommand("Network.emulateNetworkConditions", new Dictionary<string, object?>
+        {
+            ["offline"] = false,
+            ["latency"] = milliseconds,
+            ["downloadThroughput"] = -1,
+            ["uploadThroughput"] = -1,
+        });
+    }
+
     /// <summary>What the keyboard is on.</summary>
     public IWebElement Focused => _driver.SwitchTo().ActiveElement();
 
@@ -152,5 +200,9 @@ public sealed class Screen : IDisposable
         string.Join('\n', errors).ShouldBeEmpty();
     }
 
-    public void Dispose() => Browsers.GiveBack(_driver);
+    public void Dispose()
+    {
+        AnswersComeLate(0);
+        Browsers.GiveBack(_driver);
+    }
 }

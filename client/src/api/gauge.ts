@@ -32,18 +32,33 @@ export function useGauge(jobId: MaybeRefOrGetter<number>) {
   const key = computed(() => ['gauge', id.value])
   const path = () => ({ params: { path: { id: id.value } } })
 
+  let others: ReturnType<typeof setTimeout> | undefined
   async function entered(call: Promise<GaugeSheet>) {
+    clearTimeout(others)
     const sheet = await call
     await place(queries, key.value, sheet)
-    // Loop, rack and stations hang on the figures; the fitter does not wait for them.
-    void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'gauge' })
+    // Loop, rack and stations hang on the figures; the fitter does not wait for them, nor do figures that follow at once.
+    clearTimeout(others)
+    others = setTimeout(
+      () => void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'gauge' }),
+      200,
+    )
     return sheet
   }
 
   return {
     sheet: useQuery({ queryKey: key, queryFn: () => answered(api.GET('/api/jobs/{id}/gauge', path())) }),
-    read: (body: Schemas['NewReading']) =>
-      entered(answered(api.POST('/api/jobs/{id}/gauge/readings', { ...path(), body }))),
+    /** Takes a reading; its name tells it from another of the same figure that is alike. */
+    read: (body: Schemas['NewReading'], name: string) =>
+      entered(
+        answered(
+          api.POST('/api/jobs/{id}/gauge/readings', {
+            ...path(),
+            body,
+            headers: { 'Idempotency-Key': name },
+          }),
+        ),
+      ),
     dropReading: (reading: number) =>
       entered(
         answered(

@@ -76,8 +76,7 @@ async function change(request: Request, about: string, path: string) {
   const showsBoth = request.headers.has('If-Match')
   const kept = request.clone()
   kept.headers.delete('Idempotency-Key')
-  if (!showsBoth && !onlyAdds(request.method, path))
-    request.headers.set('If-Match', seen.get(about) ?? '*')
+  if (!showsBoth && !onlyAdds(request.method, path)) request.headers.set('If-Match', seen.get(about) ?? '*')
   // Whether a change without an answer was stored is not known, so neither is the version it left.
   const response = await fetch(request).catch((lost: unknown) => {
     seen.delete(about)
@@ -94,11 +93,16 @@ function note(about: string, response: Response) {
 }
 
 /** A name that no other press has; the browser's own names are for secured pages only. */
-const newName = () =>
-  Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join('')
+export const newName = () =>
+  Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join(
+    '',
+  )
 
 /** Presses that are under way, or whose answer was lost, by what they ask for. */
 const presses = new Map<string, { name: string; answer?: Promise<Response> | undefined }>()
+
+/** For so long after it was answered a press that makes something and comes again is still the same. */
+const bounce = 400
 
 /**
  * Every change carries a name, by which the shop knows one press from two. The same press made again while the first is under way is
@@ -106,19 +110,29 @@ const presses = new Map<string, { name: string; answer?: Promise<Response> | und
  */
 async function pressed(request: Request, go: () => Promise<Response>): Promise<Response> {
   const isPlain = request.headers.get('Content-Type')?.includes('json') ?? !request.body
-  const asks = isPlain ? `${request.method} ${request.url} ${await request.clone().text()}` : newName()
+  // Two readings may be alike: whoever types them names each.
+  const named = request.headers.get('Idempotency-Key')
+  const asks =
+    named ?? (isPlain ? `${request.method} ${request.url} ${await request.clone().text()}` : newName())
   const before = presses.get(asks)
   if (before?.answer) return (await before.answer).clone()
-  const press = { name: before?.name ?? newName(), answer: undefined as Promise<Response> | undefined }
+  const press = {
+    name: named ?? before?.name ?? newName(),
+    answer: undefined as Promise<Response> | undefined,
+  }
   request.headers.set('Idempotency-Key', press.name)
   press.answer = go()
   presses.set(asks, press)
+  const over = () => void (presses.get(asks) === press && presses.delete(asks))
   try {
     const answer = await press.answer
-    if (answer.status < 500) presses.delete(asks)
+    if (answer.status >= 500) press.answer = undefined
+    else if (answer.ok && request.method === 'POST') setTimeout(over, bounce)
+    else over()
     return answer.clone()
-  } finally {
+  } catch (lost) {
     press.answer = undefined
+    throw lost
   }
 }
 

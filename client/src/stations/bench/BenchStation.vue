@@ -39,7 +39,8 @@ const parts = [
 ] as const
 const part = ref<Part>('step')
 
-const { busy, error, act } = useActing()
+// A step takes longer than a finger bounces.
+const { busy, error, act } = useActing(400)
 // What was refused for want of a signature is no longer said once it is there.
 watch(
   () => sheet.value?.consent?.signed,

@@ -56,7 +56,7 @@ const isTryOn = computed(() => next.value?.row === 'tryOn')
         {{ minutesLeft === 1 ? 'minute' : 'minutes' }} left</template
       >
     </p>
-    <div data-testid="step">
+    <div data-testid="step" :aria-busy="busy">
       <p class="what">{{ said.first }}</p>
       <p v-if="said.rest" class="how">{{ said.rest }}</p>
     </div>

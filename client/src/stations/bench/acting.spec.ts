@@ -1,4 +1,4 @@
-import { expect, it } from 'vitest'
+import { expect, it, vi } from 'vitest'
 import { useActing } from './acting'
 
 it('takes one act at a time, and keeps why one was refused until the next succeeds', async () => {
@@ -15,4 +15,21 @@ it('takes one act at a time, and keeps why one was refused until the next succee
   expect(error.value).toBeInstanceOf(Error)
   await act(() => Promise.resolve())
   expect(error.value).toBeNull()
+})
+
+it('takes no new act until it has rested after the last', async () => {
+  vi.useFakeTimers()
+  const { act } = useActing(400)
+  let done = 0
+  const press = () => void act(() => Promise.resolve(done++))
+  for (let at = 0; at < 350; at += 50) {
+    press()
+    await vi.advanceTimersByTimeAsync(50)
+  }
+  expect(done).toBe(1)
+  await vi.advanceTimersByTimeAsync(100)
+  press()
+  await vi.advanceTimersByTimeAsync(0)
+  expect(done).toBe(2)
+  vi.useRealTimers()
 })

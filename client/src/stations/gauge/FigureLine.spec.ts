@@ -44,16 +44,34 @@ describe('a line of the gauging sheet', () => {
     expect(it.emitted('typed')).toEqual([['43,5', false]])
   })
 
-  it('keeps a refused text in the field and hands it on again only when it was changed', async () => {
+  it('has a refused text back to be mended, and hands it on again only when it was changed or by Enter', async () => {
     const it = show({}, ['too wide'])
-    await it.find('input').setValue('99')
-    await it.find('input').trigger('blur')
-    await it.find('input').trigger('blur')
+    const field = it.find('input')
+    await field.setValue('99')
+    await field.trigger('blur')
     expect(it.emitted('typed')).toEqual([['99', true]])
+    await it.setProps({ returned: '99' })
+    expect(field.element.value).toBe('99')
     expect(it.text()).toContain('too wide')
-    await it.find('input').setValue('44')
-    await it.find('input').trigger('blur')
+    await field.trigger('blur')
+    expect(it.emitted('typed')).toHaveLength(1)
+    await field.setValue('44')
+    await field.trigger('blur')
     expect(it.emitted('typed')).toHaveLength(2)
+  })
+
+  it('is free for the next reading at once, and keeps it whatever comes of the one before', async () => {
+    const it = show()
+    const field = it.find('input')
+    await field.setValue('43.9')
+    await field.trigger('keydown', { key: 'Enter', shiftKey: true })
+    expect(field.element.value).toBe('')
+    await field.setValue('44.1')
+    await it.setProps({ line: { ...line, readings: [reading(1, 43.9)] } })
+    expect(field.element.value).toBe('44.1')
+    await it.setProps({ errors: ['too wide'], returned: '43.9' })
+    expect(field.element.value).toBe('44.1')
+    expect(it.emitted('typed')).toEqual([['43.9', true]])
   })
 
   it('lets each reading of this visit be dropped, and none of an earlier one', async () => {

@@ -5,6 +5,8 @@ import type { GaugeLine } from '../../api/gauge'
 const props = defineProps<{
   line: GaugeLine
   errors: string[]
+  /** What was refused, to be mended in its field. */
+  returned?: string | undefined
   unsaved: string | undefined
   disabled: boolean
 }>()
@@ -20,25 +22,27 @@ const emit = defineEmits<{
 const text = ref('')
 const field = useTemplateRef<HTMLInputElement>('field')
 const isAssumed = computed(() => props.line.value?.assumed === true)
-// A reading that was taken stands beside the field; one that was refused stays in it to be mended.
+/** Leaving the field does not hand on again what was refused. */
+let came = ''
+// What was refused comes back into its field, unless something else is typed there by now.
 watch(
-  () => props.line.readings.length,
-  () => (text.value = handedOn = ''),
+  () => props.returned,
+  (refused) => {
+    if (refused !== undefined && text.value === '') text.value = came = refused
+  },
 )
 
-/** What was handed on last: leaving the field does not hand on again what was refused or is on its way. */
-let handedOn = ''
-
+/** What was typed leaves the field as it is handed on: the field is free for the next reading at once. */
 function take(stay: boolean) {
   const typed = text.value.trim()
-  handedOn = typed
+  text.value = came = ''
   if (typed.length > 0) emit('typed', typed, stay)
   else if (!stay) emit('skip')
 }
 
 function onBlur() {
   const typed = text.value.trim()
-  if (typed.length > 0 && typed !== handedOn) take(true)
+  if (typed.length > 0 && typed !== came) take(true)
 }
 
 defineExpose({ focus: () => field.value?.focus() })

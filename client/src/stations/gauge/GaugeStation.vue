@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useGauge, type GaugedFigure, type GaugeLine } from '../../api/gauge'
 import type { Attachment, Job, LoopSheet } from '../../api/shop'
 import PartTabs from '../../frame/PartTabs.vue'
 import BraceletPart from './BraceletPart.vue'
-import FigureLine from './FigureLine.vue'
+import FigureLines from './FigureLines.vue'
 import WristPart from './WristPart.vue'
-import { useCaliper } from './caliper'
 import { attachments, caseShapes } from './choices'
 import { useSaving } from './saving'
 
@@ -16,7 +15,7 @@ const emit = defineEmits<{ figure: [figure: GaugedFigure]; part: [part: Part] }>
 const gauge = useGauge(() => props.job.id)
 const sheet = computed(() => gauge.sheet.data.value)
 const saving = useSaving()
-const { refused, unsaved, trouble } = saving
+const { refused } = saving
 const disabled = computed(() => props.job.closedAt !== null)
 
 const part = ref<Part>('watch')
@@ -42,18 +41,19 @@ const isHere = (line: GaugeLine) =>
 const lines = computed(() => sheet.value?.lines.filter((l) => isHere(l) && shows(l)) ?? [])
 const others = computed(() => sheet.value?.lines.filter((l) => isHere(l) && !shows(l)) ?? [])
 
+/** What was refused of a part that is not shown any more: the cursor had gone on. */
+const away = computed(
+  () => sheet.value?.lines.filter((l) => refused[l.figure]?.length && !lines.value.includes(l)) ?? [],
+)
+
 const root = useTemplateRef<HTMLElement>('root')
+const figures = useTemplateRef<InstanceType<typeof FigureLines>>('figures')
 const focused = ref<GaugedFigure | null>(null)
 watch(part, (now) => emit('part', now), { immediate: true })
 watch(focused, (figure) => figure && emit('figure', figure))
 
-const fields = () => [...(root.value?.querySelectorAll<HTMLInputElement>('input[data-figure]') ?? [])]
-
-/** On to the next figure; from the last of one part to the first of the next. */
-async function goOn(from: GaugedFigure) {
-  const here = fields()
-  const at = here.findIndex((f) => f.dataset.figure === from)
-  if (at >= 0 && at + 1 < here.length) return here[at + 1]!.focus()
+/** From the last figure of one part to the first of the next. */
+async function goOn() {
   // The figures of a bracelet are followed by its links, on the same sheet.
   const links = root.value?.querySelector<HTMLInputElement>('input[name=twelve]')
   if (part.value === 'bracelet' && links?.value === '') return links.focus()
@@ -61,59 +61,26 @@ async function goOn(from: GaugedFigure) {
   if (next) await open(next.part)
 }
 
-async function open(to: Part) {
+async function open(to: Part, figure?: GaugedFigure) {
   part.value = to
   await nextTick()
-  const first = fields().find((f) => !f.disabled)
-  first?.focus()
+  figures.value?.focus(figure ?? lines.value[0]?.figure)
 }
 
-async function take(figure: GaugedFigure, typed: string, stay: boolean, byLine = false) {
-  const stored = await saving.save(figure, typed, () => gauge.read({ figure, typed, byLine }), '$.typed')
-  if (stored && !stay) {
-    await nextTick()
-    if (document.activeElement === fields().find((f) => f.dataset.figure === figure)) await goOn(figure)
-  }
+async function goTo(line: GaugeLine) {
+  if (!shows(line)) also.value.push(line.figure)
+  const of = partOf[line.of] ?? 'watch'
+  await open(parts.value.some((p) => p.part === of) ? of : 'watch', line.figure)
 }
-
-/** A reading that came while no figure was waiting for one. */
-const nowhere = ref<string | null>(null)
-const { word, garbage } = useCaliper((typed) => {
-  const figure = (document.activeElement as HTMLElement | null)?.dataset?.figure as GaugedFigure | undefined
-  nowhere.value = figure ? null : `${typed} came, but no figure has the cursor: nothing was taken.`
-  if (figure) void take(figure, typed, false, true)
-})
 
 function choose(field: 'attachment' | 'caseShape' | 'family', value: string) {
   void saving.save(field, value, () => gauge.choose({ [field]: value }))
 }
-
-function dropReading(figure: GaugedFigure, reading: number) {
-  void saving.save(figure, '', () => gauge.dropReading(reading))
-}
-
-function letStand(figure: GaugedFigure) {
-  void saving.save(figure, '', () => gauge.letStand(figure))
-}
-
-onMounted(async () => {
-  await gauge.sheet.suspense()
-  await nextTick()
-  if (disabled.value) return
-  const unread = lines.value.find((l) => l.wanted && l.readings.length === 0)?.figure
-  const start = fields().find((f) => f.dataset.figure === unread) ?? fields()[0]
-  start?.focus()
-})
 </script>
 
 <template>
   <div v-if="sheet" ref="root" class="gauge">
     <PartTabs :parts="parts" label="What is gauged" :open="part" @open="open" />
-    <p class="caliper quiet" role="status" data-testid="caliper">
-      <span :class="{ up: word?.connected }" class="lamp" aria-hidden="true" />
-      {{ nowhere ?? garbage ?? word?.says ?? 'Type as you read: 19.4, 17,2 cm, 6 5/8 in; Enter takes it.' }}
-    </p>
-
     <div v-if="part === 'watch'" class="choices">
       <v-select
         :model-value="sheet.attachment"
@@ -146,21 +113,19 @@ onMounted(async () => {
       />
     </div>
 
-    <div class="lines">
-      <FigureLine
-        v-for="l in lines"
-        :key="l.figure"
-        :line="l"
-        :errors="refused[l.figure] ?? []"
-        :unsaved="unsaved[l.figure]"
-        :disabled="disabled"
-        @typed="(text, stay) => take(l.figure, text, stay)"
-        @skip="goOn(l.figure)"
-        @drop="(reading) => dropReading(l.figure, reading)"
-        @stands="letStand(l.figure)"
-        @focused="focused = l.figure"
-      />
-    </div>
+    <FigureLines
+      ref="figures"
+      :lines="lines"
+      :job-id="job.id"
+      :saving="saving"
+      :disabled="disabled"
+      @figure="focused = $event"
+      @end="goOn"
+    />
+    <p v-for="l in away" :key="l.figure" class="refused" role="alert">
+      {{ l.name }}: {{ refused[l.figure]!.join(' ') }}
+      <button type="button" class="go" @click="goTo(l)">Go there</button>
+    </p>
     <BraceletPart
       v-if="part === 'bracelet'"
       :sheet="sheet"
@@ -181,7 +146,6 @@ onMounted(async () => {
       {{ loop.says }}
     </p>
     <p v-if="loop?.notice">{{ loop.notice }}</p>
-    <p v-if="trouble" class="refused" role="alert">{{ trouble }}</p>
   </div>
 </template>
 
@@ -190,21 +154,6 @@ onMounted(async () => {
   display: flex;
   flex-direction: column;
   gap: 8px;
-}
-.caliper {
-  font-size: 15px;
-  min-height: 21px;
-}
-.lamp {
-  display: inline-block;
-  width: 10px;
-  height: 10px;
-  margin-right: 4px;
-  border: 2px solid rgb(var(--v-theme-iron));
-}
-.lamp.up {
-  background: rgb(var(--v-theme-primary));
-  border-color: rgb(var(--v-theme-primary));
 }
 .choices {
   display: grid;
@@ -215,9 +164,7 @@ onMounted(async () => {
   min-height: 46px;
   padding-block: 18px 2px;
 }
-.lines {
-  padding-left: 10px;
-}
+.go,
 .others button {
   min-height: 34px;
   padding: 0 8px;

@@ -14,13 +14,20 @@ const props = defineProps<{
 const emit = defineEmits<{ typed: [text: string] }>()
 
 const text = ref(props.stored)
+/** What stood in it when it was last stored or handed on. */
+let left = props.stored
+// What is being typed meanwhile stays.
 watch(
   () => props.stored,
-  (now) => (text.value = now),
+  (now) => {
+    if (text.value === left) text.value = left = now
+  },
 )
 
-function take() {
-  if (text.value.trim() !== props.stored) emit('typed', text.value)
+function take(again: boolean) {
+  if (text.value.trim() === props.stored || (text.value === left && !again)) return
+  left = text.value
+  emit('typed', text.value)
 }
 </script>
 
@@ -35,7 +42,7 @@ function take() {
     :hint="hint"
     :persistent-hint="hint !== undefined"
     :disabled="disabled"
-    @keydown.enter="take"
-    @blur="take"
+    @keydown.enter="take(true)"
+    @blur="take(false)"
   />
 </template>

@@ -1,4 +1,4 @@
-import { effectScope } from 'vue'
+import { effectScope, nextTick } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { useCaliper, type CaliperWord } from './caliper'
 
@@ -49,12 +49,24 @@ describe('the caliper’s line', () => {
     expect(Stream.last.closed).toBe(true)
   })
 
-  it('leaves a reading to the window that is looked at', () => {
+  it('is let go of by a window that is not looked at, and taken up again by the one that is', async () => {
     const readings: string[] = []
-    const seen = vi.spyOn(document, 'visibilityState', 'get').mockReturnValue('hidden')
+    const looked = (at: DocumentVisibilityState) => {
+      vi.spyOn(document, 'visibilityState', 'get').mockReturnValue(at)
+      document.dispatchEvent(new Event('visibilitychange'))
+    }
+    looked('visible')
     effectScope().run(() => useCaliper((typed) => readings.push(typed)))
-    Stream.last.says({ news: 'reading', typed: '19.42 mm' })
-    expect(readings).toEqual([])
-    seen.mockRestore()
+    const first = Stream.last
+    looked('hidden')
+    await nextTick()
+    expect(first.closed).toBe(true)
+    first.says({ news: 'reading', typed: '19.42 mm' })
+    looked('visible')
+    await nextTick()
+    expect(Stream.last).not.toBe(first)
+    Stream.last.says({ news: 'reading', typed: '19.5 mm' })
+    expect(readings).toEqual(['19.5 mm'])
+    vi.restoreAllMocks()
   })
 })

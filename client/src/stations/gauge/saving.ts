@@ -7,6 +7,8 @@ import { RefusedError, saidOf, wholeOf } from '../../api/refused'
  */
 export function useSaving(again = 2_000) {
   const refused = reactive<Record<string, string[]>>({})
+  /** What was refused, as it was typed. */
+  const returned = reactive<Record<string, string>>({})
   const unsaved = reactive<Record<string, string>>({})
   const trouble = ref<string | null>(null)
   let last: Promise<unknown> = Promise.resolve()
@@ -21,6 +23,7 @@ export function useSaving(again = 2_000) {
     store: () => Promise<unknown>,
     path = `$.${key}`,
   ): Promise<boolean> {
+    delete returned[key]
     const mine = last.then(store)
     last = mine.catch(() => undefined)
     try {
@@ -34,6 +37,7 @@ export function useSaving(again = 2_000) {
       const said = saidOf(error, path)
       if (error instanceof RefusedError && error.status !== 0 && error.status < 500) {
         refused[key] = said
+        returned[key] = text
         trouble.value = said.length > 0 ? null : wholeOf(error)
         delete unsaved[key]
         waiting.delete(key)
@@ -48,7 +52,7 @@ export function useSaving(again = 2_000) {
     }
   }
 
-  return { refused, unsaved, trouble, save }
+  return { refused, returned, unsaved, trouble, save }
 }
 
 export type Saving = ReturnType<typeof useSaving>

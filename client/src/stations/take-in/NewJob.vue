@@ -8,7 +8,7 @@ import TakeInForm from './TakeInForm.vue'
 
 const router = useRouter()
 const initials = useLocalStorage('iron-loop-initials', '')
-const { mutate, error, isPending } = useTakeIn()
+const { mutate, error, isPending, isSuccess } = useTakeIn()
 const start: TakeIn = {
   client: '',
   contact: '',
@@ -35,7 +35,13 @@ function done(heard: TakeIn) {
   <section class="new">
     <h1>Take in a job</h1>
     <p class="says">Who, which watch, what is asked for. Everything else is gauged.</p>
-    <TakeInForm :start="start" act="Hang it on the rack" :error="error" :busy="isPending" @done="done" />
+    <TakeInForm
+      :start="start"
+      act="Hang it on the rack"
+      :error="error"
+      :busy="isPending || isSuccess"
+      @done="done"
+    />
   </section>
 </template>
 

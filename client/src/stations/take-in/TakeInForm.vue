@@ -22,10 +22,14 @@ watch(
     clashes.value = followed.clashes
   },
 )
+/** One job a press: what is being hung on the rack is not hung there twice. */
+function submit() {
+  if (!props.busy) emit('done', { ...heard })
+}
 function chosen(fields: Partial<TakeIn>) {
   Object.assign(heard, fields)
   clashes.value = []
-  emit('done', { ...heard })
+  submit()
 }
 
 const typed = ref('')
@@ -42,7 +46,7 @@ function seenBefore() {
 
 <template>
   <ClashForm v-if="clashes.length > 0" :clashes="clashes" @chosen="chosen" />
-  <form v-else class="form" @submit.prevent="emit('done', { ...heard })">
+  <form v-else class="form" @submit.prevent="submit">
     <v-combobox
       v-model="heard.client"
       v-model:search="typed"
