@@ -9,6 +9,7 @@ namespace IronLoop.Storage;
 public static class BenchSetups
 {
     private const string HouseWay = "bench.setup";
+    private const string OfHands = "hands.";
 
     private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
 
@@ -29,17 +30,36 @@ public static class BenchSetups
 
     /// <summary>How the house works where a job says nothing else; the usual way until it settled its own.</summary>
     public static BenchSetup OfTheHouse(ShopWork work) =>
-        Settings.Find(work, HouseWay) is { } kept && JsonSerializer.Deserialize<BenchSetup>(kept, Json) is { } setup ? setup : new BenchSetup();
+        Read<BenchSetup>(Settings.Find(work, HouseWay)) ?? new BenchSetup();
+
+    /// <summary>Whether a setting says how the house works, or how a fitter holds and turns.</summary>
+    public static bool IsOne(string name) => name == HouseWay || name.StartsWith(OfHands, StringComparison.Ordinal);
+
+    /// <summary>Whether such a setting can be read.</summary>
+    public static bool IsReadable(string name, string value) => name == HouseWay ? Read<BenchSetup>(value) is not null : Read<Hands>(value) is not null;
+
+    private static T? Read<T>(string? kept)
+        where T : class
+    {
+        try
+        {
+            return kept is null ? null : JsonSerializer.Deserialize<T>(kept, Json);
+        }
+        catch (JsonException)
+        {
+            return null;
+        }
+    }
 
     /// <summary>Settles how the house works.</summary>
     public static void Settle(ShopWork work, BenchSetup setup) => Settings.Set(work, HouseWay, JsonSerializer.Serialize(setup, Json));
 
     /// <summary>How a fitter holds and turns, by initials.</summary>
     public static Hands HandsOf(ShopWork work, string initials) =>
-        Settings.Find(work, $"hands.{initials}") is { } kept && JsonSerializer.Deserialize<Hands>(kept, Json) is { } hands ? hands : new Hands();
+        Read<Hands>(Settings.Find(work, OfHands + initials)) ?? new Hands();
 
     /// <summary>Keeps how a fitter holds and turns.</summary>
-    public static void Set(ShopWork work, string initials, Hands hands) => Settings.Set(work, $"hands.{initials}", JsonSerializer.Serialize(hands, Json));
+    public static void Set(ShopWork work, string initials, Hands hands) => Settings.Set(work, OfHands + initials, JsonSerializer.Serialize(hands, Json));
 
     /// <summary>Stores it in place of what was said before.</summary>
     public static void Set(ShopWork work, long jobId, BenchSetup setup) =>

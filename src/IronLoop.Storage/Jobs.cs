@@ -104,6 +104,9 @@ public static class Jobs
             Read,
             [.. words.Select((w, i) => ($"$w{i}", (object?)Log.Containing(w)))]);
 
+    /// <summary>The numbers of all jobs.</summary>
+    public static IReadOnlyList<long> Ids(ShopWork work) => work.Query("SELECT id FROM job ORDER BY id", row => row.Number("id"));
+
     /// <summary>Every job, one after the other, the oldest first.</summary>
     public static IEnumerable<Job> Each(ShopWork work) => work.Each($"{Select} ORDER BY job.id", Read);
 

@@ -11,7 +11,8 @@ public sealed record StoredTool(long Id, WallTool Tool, bool IsWanted);
 /// <summary>The house's tools: what hangs on the wall, and what is wanted there.</summary>
 public static class ToolWalls
 {
-    private const string IsSettled = "tools.settled";
+    /// <summary>The setting that says that the wall is the house's own.</summary>
+    public const string IsSettled = "tools.settled";
 
     /// <summary>What hangs there.</summary>
     public static ToolWall Of(ShopWork work) => new([.. All(work).Where(t => !t.IsWanted).Select(t => t.Tool)]);

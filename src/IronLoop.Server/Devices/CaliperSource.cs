@@ -29,17 +29,27 @@ internal enum CaliperKind
 /// <param name="Baud">Its speed.</param>
 internal sealed record CaliperSource(CaliperKind Kind, string Host = "127.0.0.1", int Port = 5182, string Serial = "/dev/ttyUSB0", int Baud = 9600)
 {
-    private const string Setting = "caliper";
+    public const string Setting = "caliper";
     private static readonly AllowedNumber Ports = new(1, 65_535);
     private static readonly AllowedNumber Bauds = new(300, 921_600);
 
-    public static CaliperSource Find(ShopWork work)
+    /// <summary>As settled; none where what is stored cannot be a line.</summary>
+    public static CaliperSource Find(ShopWork work) => Read(Settings.Find(work, Setting)) ?? new CaliperSource(CaliperKind.None);
+
+    /// <summary>What is stored of it; null where that cannot be a line.</summary>
+    public static CaliperSource? Read(string? stored)
     {
-        var words = Settings.Find(work, Setting)?.Split('\t');
-        return words is [var kind, var host, var port, var serial, var baud]
-            ? new CaliperSource(
-                Enum.Parse<CaliperKind>(kind), host, int.Parse(port, CultureInfo.InvariantCulture), serial, int.Parse(baud, CultureInfo.InvariantCulture))
-            : new CaliperSource(CaliperKind.None);
+        if (stored?.Split('\t') is not [var kind, var host, var port, var serial, var baud] || !Enum.TryParse<CaliperKind>(kind, out var known) || !Enum.IsDefined(known)
+            || !int.TryParse(port, NumberStyles.None, CultureInfo.InvariantCulture, out var at) || !int.TryParse(baud, NumberStyles.None, CultureInfo.InvariantCulture, out var speed))
+            return null;
+        try
+        {
+            return new CaliperSource(known, host, at, serial, speed).Checked();
+        }
+        catch (RefusedException)
+        {
+            return null;
+        }
     }
 
     public void Settle(ShopWork work) =>

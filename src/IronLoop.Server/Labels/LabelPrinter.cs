@@ -26,14 +26,28 @@ internal enum PrinterKind
 /// <param name="Port">Its port.</param>
 internal sealed record LabelPrinter(PrinterKind Kind, string Host = "127.0.0.1", int Port = 9100)
 {
-    private const string Setting = "label printer";
+    public const string Setting = "label printer";
     private static readonly AllowedNumber Ports = new(1, 65_535);
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(5);
 
-    public static LabelPrinter Find(ShopWork work) =>
-        Settings.Find(work, Setting)?.Split('\t') is [var kind, var host, var port]
-            ? new LabelPrinter(Enum.Parse<PrinterKind>(kind), host, int.Parse(port, CultureInfo.InvariantCulture))
-            : new LabelPrinter(PrinterKind.None);
+    /// <summary>As settled; none where what is stored cannot be a printer.</summary>
+    public static LabelPrinter Find(ShopWork work) => Read(Settings.Find(work, Setting)) ?? new LabelPrinter(PrinterKind.None);
+
+    /// <summary>What is stored of it; null where that cannot be a printer.</summary>
+    public static LabelPrinter? Read(string? stored)
+    {
+        if (stored?.Split('\t') is not [var kind, var host, var port] || !Enum.TryParse<PrinterKind>(kind, out var known) || !Enum.IsDefined(known)
+            || !int.TryParse(port, NumberStyles.None, CultureInfo.InvariantCulture, out var at))
+            return null;
+        try
+        {
+            return new LabelPrinter(known, host, at).Checked();
+        }
+        catch (RefusedException)
+        {
+            return null;
+        }
+    }
 
     public void Settle(ShopWork work) => Settings.Set(work, Setting, string.Create(CultureInfo.InvariantCulture, $"{Kind}\t{Host}\t{Port}"));
 
@@ -79,7 +93,8 @@ internal sealed record LabelPrinter(PrinterKind Kind, string Host = "127.0.0.1",
             throw Gone();
         if (answer.Trim() != "PRINTED")
         {
-            var why = answer.Trim() == "OUT OF PAPER" ? "is out of paper" : $"says “{answer.Trim()}”";
+            // What else it says is not passed on: whatever answers at that address may be no printer.
+            var why = answer.Trim() == "OUT OF PAPER" ? "is out of paper" : "says something that no label printer says";
             throw new RefusedException(StatusCodes.Status503ServiceUnavailable, $"The label printer {why}; nothing was printed.", new Dictionary<string, string[]>());
         }
     }

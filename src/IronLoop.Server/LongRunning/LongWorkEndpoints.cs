@@ -1,4 +1,5 @@
 using IronLoop.Server.Contract;
+using IronLoop.Server.Safekeeping;
 using IronLoop.Storage;
 using IronLoop.Storage.Archive;
 
@@ -66,7 +67,7 @@ internal static class LongWorkEndpoints
                 try
                 {
                     using var stream = System.IO.File.OpenRead(path);
-                    var content = ShopArchive.Restore(shop, PhotoFolder.Beside(shop), stream, stream.Length, work.Progress);
+                    var content = ShopArchive.Restore(shop, PhotoFolder.Beside(shop), stream, stream.Length, Arrivals.Checks, work.Progress);
                     return ($"{content.Jobs} jobs, {content.Rows} rows in all, {content.Photos} photos are here.", null);
                 }
                 finally

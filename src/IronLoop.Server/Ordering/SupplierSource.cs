@@ -5,7 +5,7 @@ namespace IronLoop.Server.Ordering;
 /// <summary>Where the suppliers' service is: as the house settled it, else the stand-in that ships with the program.</summary>
 internal sealed class SupplierSource(Switches switches, IConfiguration configuration)
 {
-    private const string Setting = "suppliers";
+    public const string Setting = "suppliers";
 
     /// <summary>The stand-in's address; null when it was not started.</summary>
     public string? StandIn => configuration["suppliers"] is { Length: > 0 } elsewhere ? elsewhere
@@ -13,7 +13,7 @@ internal sealed class SupplierSource(Switches switches, IConfiguration configura
         : null;
 
     /// <summary>The address; null when there is none.</summary>
-    public Uri? Address(ShopWork work) => Settings.Find(work, Setting) is { Length: > 0 } settled ? new Uri(settled) : StandIn is { } standIn ? new Uri(standIn) : null;
+    public Uri? Address(ShopWork work) => Settings.Find(work, Setting) is { Length: > 0 } settled && Read(settled) is { } address ? new Uri(address) : StandIn is { } standIn ? new Uri(standIn) : null;
 
     /// <summary>Settles the address; empty goes back to the stand-in.</summary>
     public static void Settle(ShopWork work, string address) => Settings.Set(work, Setting, address);

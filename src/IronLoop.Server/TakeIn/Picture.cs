@@ -65,6 +65,18 @@ internal sealed record Picture(string Type, byte[] Bytes, byte[] Thumbnail)
             Draw(bitmap, codec.EncodedOrigin, ThumbnailSide, SKEncodedImageFormat.Jpeg, 80));
     }
 
+    /// <summary>Why something cannot be a photo that was kept here: by its content it is none, or it says of itself what none has. Null when it can.</summary>
+    public static string? WhyNotKept(byte[] bytes)
+    {
+        if (TypeOf(bytes) is null)
+            return "by its content it is neither PNG nor JPEG";
+        using var data = SKData.CreateCopy(bytes);
+        using var codec = SKCodec.Create(data);
+        return codec is null ? "it is broken"
+            : (long)codec.Info.Width * codec.Info.Height > MostSaid ? $"it has {codec.Info.Width} by {codec.Info.Height} points; allowed are {MostSaid / 1_000_000} million in all"
+            : null;
+    }
+
     /// <summary>What a file is by its first bytes; null when it is no picture that is kept.</summary>
     public static string? TypeOf(string path)
     {

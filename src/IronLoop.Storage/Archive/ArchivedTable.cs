@@ -21,8 +21,14 @@ internal sealed record ArchivedTable(string Name, IReadOnlyList<string> Columns,
     // Made from the rest when a shop is opened: the words' index and what bracelets can make.
     private static readonly HashSet<string> Derived = new(StringComparer.Ordinal) { "visit", "visit_due", "reach", "SchemaVersions" };
 
-    /// <summary>The tables of a database, by name.</summary>
-    public static IReadOnlyList<ArchivedTable> Of(SqliteConnection connection)
+    /// <summary>Whether it tells who may come in: that is read past, and stays with the shop that let them.</summary>
+    public bool IsOfTheDoor => OfTheDoor.Contains(Name);
+
+    /// <summary>The tables that are archived, by name.</summary>
+    public static IReadOnlyList<ArchivedTable> Of(SqliteConnection connection) => [.. Known(connection).Where(t => !t.IsOfTheDoor)];
+
+    /// <summary>The tables that an archive may hold: some were archived once that are not any more.</summary>
+    public static IReadOnlyList<ArchivedTable> Known(SqliteConnection connection)
     {
         var names = new List<string>();
         using (var command = connection.CreateCommand())
@@ -32,23 +38,39 @@ internal sealed record ArchivedTable(string Name, IReadOnlyList<string> Columns,
             while (reader.Read())
                 names.Add(reader.GetString(0));
         }
-        return [.. names.Where(n => !Derived.Contains(n) && !OfTheDoor.Contains(n) && !OfTheDay.Contains(n)).Select(name => Of(connection, name))];
+        return [.. names.Where(n => !Derived.Contains(n) && !OfTheDay.Contains(n)).Select(name => Of(connection, name))];
     }
+
+    private string Select => $"SELECT {string.Join(", ", Columns.Select(Quoted))} FROM {Quoted(Name)} ORDER BY {string.Join(", ", Key.Select(Quoted))}";
 
     /// <summary>Tells of every row, as the JSON it has in an archive.</summary>
     public void Each(SqliteConnection connection, SqliteTransaction? transaction, Action<ReadOnlySpan<byte>> tell)
     {
         using var command = connection.CreateCommand();
         command.Transaction = transaction;
-        command.CommandText = $"SELECT {string.Join(", ", Columns.Select(Quoted))} FROM {Quoted(Name)} ORDER BY {string.Join(", ", Key.Select(Quoted))}";
+        command.CommandText = Select;
         using var reader = command.ExecuteReader();
         var row = new ArchivedRow();
+        Each(reader, values => tell(row.Write(Columns, values)));
+    }
+
+    /// <summary>Tells of every row, value by value.</summary>
+    public void Each(SqliteConnection connection, Action<object?[]> tell)
+    {
+        using var command = connection.CreateCommand();
+        command.CommandText = Select;
+        using var reader = command.ExecuteReader();
+        Each(reader, tell);
+    }
+
+    private void Each(SqliteDataReader reader, Action<object?[]> tell)
+    {
         var values = new object?[Columns.Count];
         while (reader.Read())
         {
             for (var i = 0; i < values.Length; i++)
                 values[i] = reader.IsDBNull(i) ? null : reader.GetValue(i);
-            tell(row.Write(Columns, values));
+            tell(values);
         }
     }
 

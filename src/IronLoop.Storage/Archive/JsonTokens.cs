@@ -5,6 +5,9 @@ namespace IronLoop.Storage.Archive;
 /// <summary>Reads a JSON file of any size token by token: only what is being read is in memory.</summary>
 internal sealed class JsonTokens(Stream stream)
 {
+    // A photo as it was drawn anew, as text.
+    private const int LongestToken = 64 << 20;
+
     private byte[] _buffer = new byte[1 << 16];
     private int _start;
     private int _end;
@@ -69,7 +72,9 @@ internal sealed class JsonTokens(Stream stream)
             _buffer.AsSpan(_start, _end - _start).CopyTo(_buffer);
             (_start, _end) = (0, _end - _start);
         }
-        // One token fills the whole buffer: a photo.
+        // One token fills the whole buffer: a photo, which has its bounds.
+        if (_end == _buffer.Length && _end >= LongestToken)
+            throw new JsonException($"Something in it is longer than {LongestToken >> 20} MB, which nothing of a shop is.");
         if (_end == _buffer.Length)
             Array.Resize(ref _buffer, _buffer.Length * 2);
         var read = stream.Read(_buffer, _end, _buffer.Length - _end);

@@ -80,9 +80,10 @@ public static class ShopArchive
     /// <param name="photos">Its photos.</param>
     /// <param name="stream">The archive.</param>
     /// <param name="length">Its size in bytes, for the progress.</param>
+    /// <param name="checks">What is looked over beyond single fields, before it goes live.</param>
     /// <param name="progress">Told how many bytes are read, of how many; it may throw to stop, and nothing is changed then.</param>
     /// <exception cref="ArchiveException">The shop is not empty, or the file is foreign or damaged.</exception>
-    public static ArchiveContent Restore(ShopFile shop, PhotoFolder photos, Stream stream, long length, Action<long, long> progress)
+    public static ArchiveContent Restore(ShopFile shop, PhotoFolder photos, Stream stream, long length, ArrivalChecks checks, Action<long, long> progress)
     {
         MustBeEmpty(shop);
         var folder = Path.Combine(Path.GetDirectoryName(shop.Path)!, Incoming);
@@ -92,10 +93,13 @@ public static class ShopArchive
         try
         {
             var arriving = new PhotoFolder(Path.Combine(folder, "photos"));
-            var content = Take(folder, arriving, stream, length, progress);
-            using (var made = ShopFile.Open(folder).Connect())
+            var content = Take(folder, arriving, stream, length, checks, progress);
+            using (var arrived = ShopFile.Open(folder))
+            using (var made = arrived.Connect())
             {
                 LookOver(made);
+                LookAtFields(made, checks);
+                checks.LookOver(arrived);
                 // Nobody may have taken a job in meanwhile.
                 MustBeEmpty(shop);
                 MovePhotos(arriving, photos, made);
@@ -161,7 +165,7 @@ public static class ShopArchive
             Readable);
     }
 
-    private static ArchiveContent Take(string folder, PhotoFolder photos, Stream stream, long length, Action<long, long> progress)
+    private static ArchiveContent Take(string folder, PhotoFolder photos, Stream stream, long length, ArrivalChecks checks, Action<long, long> progress)
     {
         var json = new JsonTokens(stream);
         using var digest = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
@@ -179,7 +183,7 @@ public static class ShopArchive
         {
             Execute(connection, "PRAGMA foreign_keys = OFF; PRAGMA synchronous = OFF;");
             using var all = connection.BeginTransaction();
-            var tables = ArchivedTable.Of(connection).ToDictionary(t => t.Name, StringComparer.Ordinal);
+            var tables = ArchivedTable.Known(connection).ToDictionary(t => t.Name, StringComparer.Ordinal);
             while (json.Next() && json.Kind == JsonTokenType.PropertyName)
             {
                 var name = (string)json.Value!;
@@ -196,7 +200,7 @@ public static class ShopArchive
         json.Expect(JsonTokenType.StartArray);
         while (json.Next() && json.Kind == JsonTokenType.StartObject)
         {
-            Photo(json, photos, digest);
+            Photo(json, photos, digest, checks);
             pictures++;
             progress(Math.Min(json.Taken, length), length);
         }
@@ -227,17 +231,38 @@ public static class ShopArchive
                     throw new JsonException("A row holds text, numbers and nulls.");
                 values[place] = json.Value;
             }
-            for (var i = 0; i < values.Length; i++)
-                insert.Parameters[i].Value = values[i] ?? DBNull.Value;
-            insert.ExecuteNonQuery();
+            count++;
             digest.AppendData(row.Write(table.Columns, values));
-            if (++count % 1_000 == 0)
+            for (var i = 0; i < values.Length; i++)
+            {
+                if (ArrivedField.WhyNot(table, i, values[i]) is { } why)
+                    throw Refused(table, count, i, why);
+                insert.Parameters[i].Value = values[i] ?? DBNull.Value;
+            }
+            if (!table.IsOfTheDoor)
+                Put(insert, table, count);
+            if (count % 1_000 == 0)
                 progress();
         }
         return count;
     }
 
-    private static void Photo(JsonTokens json, PhotoFolder photos, IncrementalHash digest)
+    private static void Put(SqliteCommand insert, ArchivedTable table, long row)
+    {
+        try
+        {
+            insert.ExecuteNonQuery();
+        }
+        catch (SqliteException unfit)
+        {
+            throw new ArchiveException($"The archive’s table “{table.Name}”, row {row}, does not go into a shop: {unfit.Message}", unfit);
+        }
+    }
+
+    private static ArchiveException Refused(ArchivedTable table, long row, int column, string why) =>
+        new($"The archive’s table “{table.Name}”, row {row}, field “{table.Columns[column]}” {why}.");
+
+    private static void Photo(JsonTokens json, PhotoFolder photos, IncrementalHash digest, ArrivalChecks checks)
     {
         Named(json, "id");
         var id = json.Expect(JsonTokenType.Number) as long? ?? throw new JsonException("A photo has a whole number.");
@@ -249,7 +274,10 @@ public static class ShopArchive
         digest.AppendData(Encoding.UTF8.GetBytes($"photo {id.ToString(CultureInfo.InvariantCulture)}\n{picture}\n{thumbnail}\n"));
         try
         {
-            photos.Put(id, Convert.FromBase64String(picture), Convert.FromBase64String(thumbnail));
+            var (whole, small) = (Convert.FromBase64String(picture), Convert.FromBase64String(thumbnail));
+            if ((checks.WhyNotPhoto(whole) ?? checks.WhyNotPhoto(small)) is { } why)
+                throw new ArchiveException($"Photo {id} cannot be taken: {why}");
+            photos.Put(id, whole, small);
         }
         catch (FormatException broken)
         {
@@ -273,6 +301,24 @@ public static class ShopArchive
         check.CommandText = "SELECT \"table\" FROM pragma_foreign_key_check LIMIT 1";
         if (check.ExecuteScalar() is string table)
             throw new ArchiveException($"The archive is damaged: a row of “{table}” points at one that is not there.");
+    }
+
+    /// <summary>Looks at every field as it stands now: an archive of an older version has come over meanwhile, into the words of today.</summary>
+    private static void LookAtFields(SqliteConnection made, ArrivalChecks checks)
+    {
+        foreach (var table in ArchivedTable.Of(made))
+        {
+            var row = 0L;
+            table.Each(made, values =>
+            {
+                row++;
+                for (var i = 0; i < values.Length; i++)
+                    if (ArrivedField.WhyNot(table, i, values[i]) is { } why)
+                        throw Refused(table, row, i, why);
+                if (table.Name == "setting" && checks.WhyNotSetting((string)values[0]!, (string)values[1]!) is { } unfit)
+                    throw Refused(table, row, 1, unfit);
+            });
+        }
     }
 
     private static void MovePhotos(PhotoFolder from, PhotoFolder to, SqliteConnection made)
