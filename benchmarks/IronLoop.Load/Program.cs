@@ -17,6 +17,7 @@ var seconds = rest.Length > 1 ? int.Parse(rest[1], CultureInfo.InvariantCulture)
 using var client = new HttpClient(new SocketsHttpHandler { MaxConnectionsPerServer = benches * 2, UseCookies = true }) { BaseAddress = new Uri(address), Timeout = TimeSpan.FromSeconds(60) };
 var door = (await client.GetFromJsonAsync<JsonNode>("/api/door"))!;
 client.DefaultRequestHeaders.Add("X-Iron-Loop-Token", door["token"]!.GetValue<string>());
+client.DefaultRequestHeaders.TryAddWithoutValidation("If-Match", "*");
 var tally = new Tally();
 using var up = new CancellationTokenSource(TimeSpan.FromSeconds(seconds));
 var watch = Stopwatch.StartNew();

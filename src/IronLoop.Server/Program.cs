@@ -124,6 +124,8 @@ builder.Services.AddResponseCompression(compression => compression.EnableForHttp
 builder.Services.Configure<GzipCompressionProviderOptions>(gzip => gzip.Level = System.IO.Compression.CompressionLevel.Optimal);
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton(switches);
+// A piece of work beside the requests that fails ends itself, not the program.
+builder.Services.Configure<HostOptions>(host => host.BackgroundServiceExceptionBehavior = BackgroundServiceExceptionBehavior.Ignore);
 builder.Services.AddSingleton<BackgroundWork>();
 builder.Services.AddHostedService(services => services.GetRequiredService<BackgroundWork>());
 builder.Services.AddSingleton<LongWorks>();
@@ -134,7 +136,7 @@ builder.Services.AddSingleton<CaliperListener>();
 
 builder.Services.AddSingleton<SupplierSource>();
 builder.Services.AddScoped<OrderDesk>();
-builder.Services.AddHttpClient<SupplierCalls>().AddStandardResilienceHandler(resilience =>
+builder.Services.AddHttpClient<SupplierCalls>(SupplierCalls.Bound).ConfigurePrimaryHttpMessageHandler(SupplierCalls.Line).AddStandardResilienceHandler(resilience =>
 {
     resilience.AttemptTimeout.Timeout = TimeSpan.FromSeconds(2);
     resilience.TotalRequestTimeout.Timeout = TimeSpan.FromSeconds(15);

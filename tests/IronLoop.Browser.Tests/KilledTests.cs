@@ -61,6 +61,7 @@ public sealed class KilledTests
         var client = new HttpClient { BaseAddress = new Uri(shop.Address) };
         var door = (await client.GetFromJsonAsync<JsonNode>("/api/door"))!;
         client.DefaultRequestHeaders.Add("X-Iron-Loop-Token", door["token"]!.GetValue<string>());
+        client.DefaultRequestHeaders.TryAddWithoutValidation("If-Match", "*");
         return client;
     }
 

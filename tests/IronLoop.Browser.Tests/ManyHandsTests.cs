@@ -87,7 +87,7 @@ public sealed class ManyHandsTests
             const done = arguments[arguments.length - 1]
             const first = async () => {
               const { token } = await (await fetch('/api/door')).json()
-              const headers = { 'content-type': 'application/json', 'X-Iron-Loop-Token': token }
+              const headers = { 'content-type': 'application/json', 'X-Iron-Loop-Token': token, 'If-Match': '*' }
               await fetch('/api/jobs/5/clasp/keep', { method: 'PUT', headers })
               ;[...document.querySelectorAll('main button')].find((b) => b.innerText.includes('Looser')).click()
             }

@@ -204,7 +204,7 @@ public sealed class SizeTests : IDisposable
           const { token } = await (await fetch('/api/door')).json()
           const sheet = await (await fetch('/api/jobs/{{job}}/match?take=60')).json()
           const band = sheet.page.find((m) => m.band.article === '{{article}}').band.id
-          return fetch('/api/jobs/{{job}}/match', { method: 'PUT', headers: { 'content-type': 'application/json', 'X-Iron-Loop-Token': token }, body: JSON.stringify({ bandId: band }) })
+          return fetch('/api/jobs/{{job}}/match', { method: 'PUT', headers: { 'content-type': 'application/json', 'X-Iron-Loop-Token': token, 'If-Match': '*' }, body: JSON.stringify({ bandId: band }) })
         }
         choose().then((r) => done(r.status), (e) => done(String(e)))
         """)!.ToString().ShouldBe("200");

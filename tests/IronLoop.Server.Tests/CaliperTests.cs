@@ -43,7 +43,7 @@ public sealed class CaliperTests : IDisposable
         inches["says"]!.GetValue<string>().ShouldBe("0.7645 in, taken as 19.418 mm");
         var garbage = await news.Next();
         garbage["news"]!.GetValue<string>().ShouldBe("garbage");
-        garbage["says"]!.GetValue<string>().ShouldContain("“#?!”, which is no reading");
+        garbage["says"]!.GetValue<string>().ShouldContain("3 characters, which is no reading");
         // What never ends is garbage too, and does not fill the memory.
         await Send(caliper, new string('7', 121));
         (await news.Next())["news"]!.GetValue<string>().ShouldBe("garbage");

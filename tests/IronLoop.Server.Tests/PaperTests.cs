@@ -120,7 +120,7 @@ public sealed class PaperTests : IDisposable
         var port = ((IPEndPoint)printer.LocalEndpoint).Port;
         await _shop.Put("/api/label-printer", new { kind = "tcp", host = "127.0.0.1", port });
         foreach (var (answer, status, says) in ((string, HttpStatusCode, string)[])
-            [("PRINTED", HttpStatusCode.OK, "The label is printed."), ("OUT OF PAPER", HttpStatusCode.ServiceUnavailable, "out of paper"), ("HEAD TOO HOT", HttpStatusCode.ServiceUnavailable, "HEAD TOO HOT")])
+            [("PRINTED", HttpStatusCode.OK, "The label is printed."), ("OUT OF PAPER", HttpStatusCode.ServiceUnavailable, "out of paper"), ("HEAD TOO HOT", HttpStatusCode.ServiceUnavailable, "too hot a head")])
         {
             var taken = Take(printer, answer);
             var told = await _shop.Post($"/api/jobs/{job}/label/print", null, status);

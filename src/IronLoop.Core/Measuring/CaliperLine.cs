@@ -29,7 +29,8 @@ public static class CaliperLine
         if (text.Length == 0 || !char.IsAsciiDigit(text[^1]) && !text.EndsWith("mm", StringComparison.OrdinalIgnoreCase)
             && !text.EndsWith("in", StringComparison.OrdinalIgnoreCase) || !LengthText.TryParse(text, out var length, out _))
         {
-            why = $"The caliper sent “{Readable(line)}”, which is no reading; nothing was taken.";
+            // What it was is not repeated: whatever answers at that address may be no caliper.
+            why = $"The caliper sent {line.Length} {(line.Length == 1 ? "character" : "characters")}, which is no reading; nothing was taken.";
             return false;
         }
         if (!Opens.Holds(length))
@@ -40,12 +41,5 @@ public static class CaliperLine
         reading = new CaliperReading(length, text.EndsWith("in", StringComparison.OrdinalIgnoreCase));
         why = null;
         return true;
-    }
-
-    private static string Readable(string line)
-    {
-        const int longest = 24;
-        var shown = string.Concat(line.Take(longest).Select(c => char.IsControl(c) || char.IsSurrogate(c) || c == '\ufffd' ? '·' : c));
-        return line.Length > longest ? shown + "…" : shown;
     }
 }

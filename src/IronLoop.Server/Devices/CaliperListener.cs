@@ -2,6 +2,7 @@ using System.IO.Ports;
 using System.Net.Sockets;
 using System.Text;
 using IronLoop.Core.Measuring;
+using IronLoop.Server.Outside;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Devices;
@@ -47,6 +48,12 @@ internal sealed class CaliperListener(ShopFile shop, CaliperFeed feed, Switches 
             catch (OperationCanceledException) when (until.IsCancellationRequested)
             {
                 // Stopped or settled anew; the loop sees which.
+            }
+            catch (Exception trouble) when (trouble is not OperationCanceledException)
+            {
+                // Whatever is settled, the program goes on without its caliper.
+                log.LogWarning("The caliper's line cannot be kept: {Trouble}", trouble.Message);
+                await Task.Delay(Again, stoppingToken).ConfigureAwait(ConfigureAwaitOptions.SuppressThrowing);
             }
         }
     }
@@ -97,12 +104,8 @@ internal sealed class CaliperListener(ShopFile shop, CaliperFeed feed, Switches 
             await Read(port.BaseStream, name, until);
             return;
         }
-        using var line = new TcpClient();
-        if (source.Kind == CaliperKind.StandIn)
-            await line.ConnectAsync("127.0.0.1", switches.StandIns + 1, until);
-        else
-            await line.ConnectAsync(source.Host, source.Port, until);
-        await using var stream = line.GetStream();
+        var (host, at) = source.Kind == CaliperKind.StandIn ? ("127.0.0.1", switches.StandIns + 1) : (source.Host, source.Port);
+        await using var stream = await OutsideLine.Open(host, at, until);
         await Read(stream, name, until);
     }
 

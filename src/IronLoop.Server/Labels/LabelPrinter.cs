@@ -3,6 +3,7 @@ using System.Net.Sockets;
 using System.Text;
 using IronLoop.Core.Measuring;
 using IronLoop.Server.Contract;
+using IronLoop.Server.Outside;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Labels;
@@ -75,14 +76,11 @@ internal sealed record LabelPrinter(PrinterKind Kind, string Host = "127.0.0.1",
         string answer;
         try
         {
-            using var line = new TcpClient();
-            await line.ConnectAsync(Host, Port, patience.Token);
-            await using var stream = line.GetStream();
+            await using var stream = await OutsideLine.Open(Host, Port, patience.Token);
             await stream.WriteAsync(Encoding.ASCII.GetBytes(string.Create(CultureInfo.InvariantCulture, $"LABEL {width:0.#} {height:0.#} {png.Length}\n")), patience.Token);
             await stream.WriteAsync(png, patience.Token);
             await stream.FlushAsync(patience.Token);
-            using var reader = new StreamReader(stream, Encoding.ASCII);
-            answer = await reader.ReadLineAsync(patience.Token) ?? "";
+            answer = await Line(stream, patience.Token);
         }
         catch (Exception gone) when (gone is SocketException or IOException or ArgumentException || (gone is OperationCanceledException && !stop.IsCancellationRequested))
         {
@@ -94,9 +92,29 @@ internal sealed record LabelPrinter(PrinterKind Kind, string Host = "127.0.0.1",
         if (answer.Trim() != "PRINTED")
         {
             // What else it says is not passed on: whatever answers at that address may be no printer.
-            var why = answer.Trim() == "OUT OF PAPER" ? "is out of paper" : "says something that no label printer says";
+            var why = answer.Trim() switch
+            {
+                "OUT OF PAPER" => "is out of paper",
+                "HEAD TOO HOT" => "has too hot a head",
+                "COVER OPEN" => "has its cover open",
+                _ => "says something that no label printer says",
+            };
             throw new RefusedException(StatusCodes.Status503ServiceUnavailable, $"The label printer {why}; nothing was printed.", new Dictionary<string, string[]>());
         }
+    }
+
+    /// <summary>The line it answers; of more than a line of a printer, its beginning.</summary>
+    private static async Task<string> Line(Stream stream, CancellationToken stop)
+    {
+        const int longest = 200;
+        var (bytes, count) = (new byte[longest], 0);
+        while (count < longest && await stream.ReadAsync(bytes.AsMemory(count), stop) is > 0 and var read)
+        {
+            count += read;
+            if (bytes.AsSpan(0, count).Contains((byte)'\n'))
+                break;
+        }
+        return Encoding.ASCII.GetString(bytes, 0, count).Split('\n')[0].TrimEnd('\r');
     }
 
     private RefusedException Gone() => new(StatusCodes.Status503ServiceUnavailable,

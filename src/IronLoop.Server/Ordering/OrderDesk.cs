@@ -68,12 +68,21 @@ internal sealed class OrderDesk(ShopFile shop, SupplierCalls suppliers, TimeProv
         IReadOnlyList<StoredOrder> open;
         using (var work = shop.Look())
             open = [.. Orders.All(work).Where(o => o.State is OrderState.Sending or OrderState.Accepted or OrderState.Partly)];
+        var troubles = new List<Exception>();
         foreach (var order in open)
         {
-            await Send(order.Id, cancellation);
-            await Follow(order.Id, cancellation);
+            try
+            {
+                await Send(order.Id, cancellation);
+                await Follow(order.Id, cancellation);
+            }
+            catch (Exception trouble) when (trouble is not OperationCanceledException)
+            {
+                // What is wrong with one keeps none of the others from going on; it is told when they have.
+                troubles.Add(trouble);
+            }
         }
-        return open.Count;
+        return troubles.Count == 0 ? open.Count : throw new AggregateException($"{troubles.Count} of {open.Count} orders could not be looked after: {troubles[0].Message}", troubles);
     }
 
     /// <summary>Books what has come into stock, and gives it to the jobs that wait for it.</summary>

@@ -6,6 +6,7 @@ using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 using IronLoop.Core.Stock;
 using IronLoop.Server.Contract;
+using IronLoop.Server.Outside;
 using IronLoop.Storage;
 using Polly;
 using Polly.CircuitBreaker;
@@ -32,6 +33,23 @@ internal sealed class SupplierCalls(HttpClient http, SupplierSource source, Shop
 {
     public const string KeyHeader = "Idempotency-Key";
 
+    private const int MostBytes = 1 << 20;
+
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(20);
+
+    /// <summary>An answer ends in time, and is no longer than a catalogue's page could be.</summary>
+    public static void Bound(HttpClient http) => (http.MaxResponseContentBufferSize, http.Timeout) = (MostBytes, Patience);
+
+    /// <summary>Calls the address that was settled and no other: what answers there sends nobody on.</summary>
+    public static HttpMessageHandler Line() => new SocketsHttpHandler
+    {
+        AllowAutoRedirect = false,
+        UseCookies = false,
+        MaxResponseHeadersLength = 16,
+        ConnectTimeout = TimeSpan.FromSeconds(5),
+        ConnectCallback = async (context, cancellation) => await OutsideLine.Open(context.DnsEndPoint.Host, context.DnsEndPoint.Port, cancellation),
+    };
+
     private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web);
 
     /// <summary>Looks for parts by what was measured.</summary>
@@ -48,8 +66,8 @@ internal sealed class SupplierCalls(HttpClient http, SupplierSource source, Shop
             using var response = await http.GetAsync(At($"parts?{string.Join('&', query)}"), cancellation);
             if (!response.IsSuccessStatusCode)
                 return new Found([], Failed(response));
-            var offers = await response.Content.ReadFromJsonAsync<List<SupplierOffer>>(Json, cancellation) ?? [];
-            return new Found([.. offers.Take(100).Select(o => (Part: o.Read(), o.Available)).Where(o => o.Part is not null).Select(o => (o.Part!, Math.Max(0, o.Available)))], null);
+            var offers = await response.Content.ReadFromJsonAsync<List<SupplierOffer?>>(Json, cancellation) ?? [];
+            return new Found([.. offers.OfType<SupplierOffer>().Take(100).Select(o => (Part: o.Read(), o.Available)).Where(o => o.Part is not null).Select(o => (o.Part!, Math.Clamp(o.Available, 0, 99_999)))], null);
         }
         catch (Exception trouble) when (IsTrouble(trouble, cancellation))
         {
@@ -89,7 +107,7 @@ internal sealed class SupplierCalls(HttpClient http, SupplierSource source, Shop
         {
             using var response = await http.PostAsJsonAsync(At("quotes"), new SupplierAsk(supplier, [.. lines]), Json, cancellation);
             return !response.IsSuccessStatusCode ? (null, Failed(response))
-                : await response.Content.ReadFromJsonAsync<SupplierQuote>(Json, cancellation) is { Lines: not null } quote ? (quote, null)
+                : await response.Content.ReadFromJsonAsync<SupplierQuoteSaid>(Json, cancellation) is { } quote && quote.Read() is { } read ? (read, null)
                 : (null, "The supplier’s answer cannot be read.");
         }
         catch (Exception trouble) when (IsTrouble(trouble, cancellation))
@@ -125,8 +143,8 @@ internal sealed class SupplierCalls(HttpClient http, SupplierSource source, Shop
             using var response = await http.SendAsync(request, cancellation);
             if (response.IsSuccessStatusCode)
             {
-                return await response.Content.ReadFromJsonAsync<SupplierOrderStands>(Json, cancellation) is { Number.Length: > 0, Lines: not null } order
-                    ? new Answered(order)
+                return await response.Content.ReadFromJsonAsync<SupplierOrderSaid>(Json, cancellation) is { } order && order.Read() is { } read
+                    ? new Answered(read)
                     : new Answered(null, Trouble: "The supplier’s answer cannot be read.");
             }
             return (int)response.StatusCode is >= 400 and < 500 and not 408 and not 429
@@ -151,7 +169,7 @@ internal sealed class SupplierCalls(HttpClient http, SupplierSource source, Shop
         try
         {
             using var problem = JsonDocument.Parse(text);
-            if (problem.RootElement.ValueKind == JsonValueKind.Object && problem.RootElement.TryGetProperty("title", out var title) && title.GetString() is { Length: > 0 and <= 200 } said)
+            if (problem.RootElement.ValueKind == JsonValueKind.Object && problem.RootElement.TryGetProperty("title", out var title) && title.ValueKind == JsonValueKind.String && SupplierText.Read(title.GetString(), 200) is { Length: > 0 } said)
                 return said;
         }
         catch (JsonException)
@@ -175,6 +193,8 @@ internal sealed class SupplierCalls(HttpClient http, SupplierSource source, Shop
     private static string Say(Exception trouble) => trouble switch
     {
         JsonException => "The supplier’s answer cannot be read.",
+        HttpRequestException { HttpRequestError: HttpRequestError.ConfigurationLimitExceeded } => $"The supplier’s answer is longer than {MostBytes >> 20} MB; it was not read.",
+        HttpRequestException { InnerException: LinkLocalException } => "The supplier’s address is a link-local one, which is not called; settle another under House, Orders.",
         TimeoutRejectedException or OperationCanceledException => "The supplier does not answer in time; it is tried again.",
         BrokenCircuitException => "The supplier failed too often just now; it is left alone for a moment.",
         _ => "The supplier is not reached; it is tried again.",

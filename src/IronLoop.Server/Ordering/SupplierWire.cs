@@ -34,17 +34,18 @@ internal sealed record SupplierOffer(string Article, string Name, string Supplie
     /// </summary>
     public Part? Read()
     {
-        if (Article is not { Length: > 0 and <= 40 } || Name is not { Length: > 0 and <= 80 } || Supplier is not { Length: > 0 and <= 80 } || PriceCents is < 0 or > 100_000_000)
+        if (SupplierText.Read(Article, 40) is not { Length: > 0 } article || SupplierText.Read(Name, 80) is not { Length: > 0 } name
+            || SupplierText.Read(Supplier, 80) is not { Length: > 0 } supplier || PriceCents is < 0 or > SupplierText.MostCents)
             return null;
         try
         {
-            var part = new Part(Article, Name) { Supplier = Supplier, PriceCents = PriceCents };
+            var part = new Part(article, name) { Supplier = supplier, PriceCents = PriceCents };
             return Kind switch
             {
                 "clasp" when Enum.TryParse<ClaspKind>(Clasp, ignoreCase: true, out var kind) => part with { Clasp = ReadClasp(kind) },
                 "bar" => part with
                 {
-                    Bar = new SpringBar(Article, Needed(LengthMm, GaugedFigure.ClaspBarLength), Needed(DiameterMm, GaugedFigure.ClaspBar), Needed(TipMm, GaugedFigure.ClaspBar), false, BarStyle.Plain, 0),
+                    Bar = new SpringBar(article, Needed(LengthMm, GaugedFigure.ClaspBarLength), Needed(DiameterMm, GaugedFigure.ClaspBar), Needed(TipMm, GaugedFigure.ClaspBar), false, BarStyle.Plain, 0),
                 },
                 "pin" => part with { Pin = new FrictionPin(Needed(DiameterMm, GaugedFigure.PinDiameter), Needed(LengthMm, GaugedFigure.PinLength)) },
                 "link" => part with { Link = new StockedLink(Needed(PitchMm, GaugedFigure.LinkPitch), Needed(WidthMm, GaugedFigure.ClaspEnd)) },
@@ -63,8 +64,8 @@ internal sealed record SupplierOffer(string Article, string Name, string Supplie
             kind, Maybe(InnerMm, GaugedFigure.ClaspInner), Maybe(TubeMm, GaugedFigure.ClaspTube), Maybe(OverButtonsMm, GaugedFigure.OverButtons),
             Maybe(ThroatMm, GaugedFigure.ClaspThroat), Maybe(BarMm, GaugedFigure.ClaspBar))
         {
-            Finish = string.IsNullOrWhiteSpace(Finish) ? null : Finish,
-            Colour = string.IsNullOrWhiteSpace(Colour) ? null : Colour,
+            Finish = SupplierText.Read(Finish, 40) is { Length: > 0 } finish ? finish : null,
+            Colour = SupplierText.Read(Colour, 40) is { Length: > 0 } colour ? colour : null,
         };
         var positions = Positions ?? 1;
         if (!FitRanges.Positions.Holds(positions))
@@ -102,6 +103,16 @@ internal sealed record SupplierQuoteLine(string Article, int Count, long PriceCe
 /// <summary>A quote.</summary>
 internal sealed record SupplierQuote(IReadOnlyList<SupplierQuoteLine> Lines, long TotalCents, int Days);
 
+/// <summary>A quote as it came.</summary>
+internal sealed record SupplierQuoteSaid(IReadOnlyList<SupplierQuoteLine?>? Lines, long TotalCents, int Days)
+{
+    /// <summary>The quote; null where it could be none.</summary>
+    public SupplierQuote? Read() =>
+        Lines is { Count: <= SupplierText.MostLines } && TotalCents is >= 0 and <= SupplierText.MostCents && Days is >= 0 and <= 3_650
+        && Lines.All(l => l is { Count: >= 0 and <= 99_999, PriceCents: >= 0 and <= SupplierText.MostCents, Available: >= 0 and <= 9_999_999 } && SupplierText.Read(l.Article, 40) is { Length: > 0 })
+            ? new SupplierQuote([.. Lines.OfType<SupplierQuoteLine>()], TotalCents, Days) : null;
+}
+
 /// <summary>An order as the service takes it.</summary>
 internal sealed record SupplierOrder(string Supplier, string Reference, IReadOnlyList<SupplierLine> Lines);
 
@@ -109,4 +120,34 @@ internal sealed record SupplierOrder(string Supplier, string Reference, IReadOnl
 internal sealed record SupplierLineStands(string Article, int Count, int Shipped, string? Refused);
 
 /// <summary>An order as it stands with the supplier.</summary>
-internal sealed record SupplierOrderStands(string Number, string State, IReadOnlyList<SupplierLineStands> Lines);
+internal sealed record SupplierOrderStands(string Number, IReadOnlyList<SupplierLineStands> Lines);
+
+/// <summary>An order as the supplier told how it stands.</summary>
+internal sealed record SupplierOrderSaid(string? Number, IReadOnlyList<SupplierLineStands?>? Lines)
+{
+    /// <summary>The order, with its texts as they can be kept; null where it could be none.</summary>
+    public SupplierOrderStands? Read()
+    {
+        if (SupplierText.Read(Number, 60) is not { Length: > 0 } number || Lines is not { Count: <= SupplierText.MostLines })
+            return null;
+        var lines = new List<SupplierLineStands>();
+        foreach (var line in Lines)
+        {
+            if (line is not { Count: >= 0 and <= 99_999, Shipped: >= 0 and <= 99_999 } || SupplierText.Read(line.Article, 40) is not { Length: > 0 } article)
+                return null;
+            lines.Add(line with { Article = article, Refused = line.Refused is null ? null : SupplierText.Read(line.Refused, 200) ?? "refused" });
+        }
+        return new SupplierOrderStands(number, [.. lines]);
+    }
+}
+
+/// <summary>What a supplier says in words, as it can be kept and shown.</summary>
+internal static class SupplierText
+{
+    public const int MostLines = 2_000;
+    public const long MostCents = 100_000_000;
+
+    /// <summary>A text on one line; null where it is longer than it may be.</summary>
+    public static string? Read(string? said, int longest) =>
+        said is null || said.Length > longest ? null : string.Concat(said.Where(c => !char.IsControl(c) && !char.IsSurrogate(c) && c is not ('\u202A' or '\u202B' or '\u202C' or '\u202D' or '\u202E'))).Trim();
+}
