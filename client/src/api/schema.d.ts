@@ -4727,7 +4727,12 @@ export interface operations {
   takeIn: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -4842,7 +4847,12 @@ export interface operations {
   correctTakeIn: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -4994,7 +5004,12 @@ export interface operations {
   again: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -5067,7 +5082,12 @@ export interface operations {
   observed: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -5120,7 +5140,12 @@ export interface operations {
   printLabel: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -5557,7 +5582,12 @@ export interface operations {
   mark: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -5592,7 +5622,12 @@ export interface operations {
   unmark: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
         mark: number
@@ -5624,7 +5659,12 @@ export interface operations {
   cameWith: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -5659,7 +5699,12 @@ export interface operations {
   refer: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -5694,7 +5739,12 @@ export interface operations {
   addPhoto: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -5734,7 +5784,12 @@ export interface operations {
   dropPhoto: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
         photo: number
@@ -5797,7 +5852,12 @@ export interface operations {
   gauge: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -5850,7 +5910,12 @@ export interface operations {
   read: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -5885,7 +5950,12 @@ export interface operations {
   dropReading: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
         reading: number
@@ -5917,7 +5987,12 @@ export interface operations {
   letStand: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
         figure: string
@@ -5949,7 +6024,12 @@ export interface operations {
   tryOn: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -5984,7 +6064,12 @@ export interface operations {
   copy: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -6019,7 +6104,12 @@ export interface operations {
   bracelet: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -6063,7 +6153,12 @@ export interface operations {
   linkRow: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
         side: string
@@ -6158,7 +6253,12 @@ export interface operations {
   chooseBand: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -6211,7 +6311,12 @@ export interface operations {
   wish: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -6332,7 +6437,12 @@ export interface operations {
   makeOrder: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -6374,7 +6484,12 @@ export interface operations {
   quoteOrder: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -6416,7 +6531,12 @@ export interface operations {
   addOrderLine: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -6458,7 +6578,12 @@ export interface operations {
   dropOrderLine: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -6489,7 +6614,12 @@ export interface operations {
   fillUp: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -6509,7 +6639,12 @@ export interface operations {
   askAfterOrders: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -6529,7 +6664,12 @@ export interface operations {
   receiveOrder: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -6573,7 +6713,12 @@ export interface operations {
   settleSuppliers: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -6637,7 +6782,12 @@ export interface operations {
   handOver: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -6710,7 +6860,12 @@ export interface operations {
   settleLabelPrinter: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -6763,7 +6918,12 @@ export interface operations {
   setSpringBar: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -6816,7 +6976,12 @@ export interface operations {
   addBand: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -6849,7 +7014,12 @@ export interface operations {
   addOwnBand: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -6973,7 +7143,12 @@ export interface operations {
   hangUp: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -7006,7 +7181,12 @@ export interface operations {
   changeTool: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -7050,7 +7230,12 @@ export interface operations {
   takeDown: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -7081,7 +7266,12 @@ export interface operations {
   readCatalogue: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -7110,7 +7300,12 @@ export interface operations {
   mapCatalogue: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: string
       }
@@ -7154,7 +7349,12 @@ export interface operations {
   importCatalogue: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: string
       }
@@ -7229,7 +7429,12 @@ export interface operations {
   cancelCatalogue: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: string
       }
@@ -7291,7 +7496,12 @@ export interface operations {
   seeClasp: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -7328,7 +7538,12 @@ export interface operations {
       query?: {
         consentSignedBy?: string
       }
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -7377,7 +7592,12 @@ export interface operations {
   replaceClasp: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -7461,7 +7681,12 @@ export interface operations {
   takeOffer: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -7546,7 +7771,12 @@ export interface operations {
   inspectOwnPart: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -7581,7 +7811,12 @@ export interface operations {
   forgetOwnPart: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
         kind: string
@@ -7613,7 +7848,12 @@ export interface operations {
   replaceOwnPart: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -7688,7 +7928,12 @@ export interface operations {
   setPart: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -7721,7 +7966,12 @@ export interface operations {
   stockTake: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -7785,7 +8035,12 @@ export interface operations {
   arrange: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -7838,7 +8093,12 @@ export interface operations {
   backToPlan: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -7909,7 +8169,12 @@ export interface operations {
   setHabits: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -7962,7 +8227,12 @@ export interface operations {
   agree: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8002,7 +8272,12 @@ export interface operations {
   pinLink: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8055,7 +8330,12 @@ export interface operations {
   freeLink: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8139,7 +8419,12 @@ export interface operations {
   takeLinks: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8192,7 +8477,12 @@ export interface operations {
   returnTo: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8307,7 +8597,12 @@ export interface operations {
   wearIt: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8391,7 +8686,12 @@ export interface operations {
   setUpBench: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8444,7 +8744,12 @@ export interface operations {
   setHands: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8488,7 +8793,12 @@ export interface operations {
   foundJoints: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8541,7 +8851,12 @@ export interface operations {
   cameAs: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8594,7 +8909,12 @@ export interface operations {
   openToGauge: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8647,7 +8967,12 @@ export interface operations {
   lendForTheWork: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8700,7 +9025,12 @@ export interface operations {
   tickStep: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
         key: string
@@ -8754,7 +9084,12 @@ export interface operations {
   signConsent: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8807,7 +9142,12 @@ export interface operations {
   trayAct: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8891,7 +9231,12 @@ export interface operations {
   benchTryOn: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8944,7 +9289,12 @@ export interface operations {
   noteAtStep: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -8997,7 +9347,12 @@ export interface operations {
   answerNote: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
         note: number
@@ -9071,7 +9426,12 @@ export interface operations {
   addHand: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -9113,7 +9473,12 @@ export interface operations {
   changeHand: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         initials: string
       }
@@ -9166,7 +9531,12 @@ export interface operations {
   endSession: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         mark: string
       }
@@ -9217,7 +9587,12 @@ export interface operations {
   makeKey: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -9259,7 +9634,12 @@ export interface operations {
   endKey: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -9310,7 +9690,12 @@ export interface operations {
   setLimit: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -9343,7 +9728,12 @@ export interface operations {
   settleBench: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -9376,7 +9766,12 @@ export interface operations {
   writeArchive: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -9405,7 +9800,12 @@ export interface operations {
   restoreArchive: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -9438,7 +9838,12 @@ export interface operations {
   reindexLog: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -9498,7 +9903,12 @@ export interface operations {
   setSchool: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }
@@ -9562,7 +9972,12 @@ export interface operations {
   settleCaliper: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -9626,7 +10041,12 @@ export interface operations {
   cancelLongWork: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: string
       }
@@ -9677,7 +10097,12 @@ export interface operations {
   makeBackup: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path?: never
       cookie?: never
     }
@@ -9706,7 +10131,12 @@ export interface operations {
   restoreBackup: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         name: string
       }
@@ -9777,7 +10207,12 @@ export interface operations {
   eraseClient: {
     parameters: {
       query?: never
-      header?: never
+      header?: {
+        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+        'Idempotency-Key'?: string
+        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+        'If-Match'?: string
+      }
       path: {
         id: number
       }

@@ -61,6 +61,21 @@ internal static class Wire
             info.Type == typeof(Length) || Nullable.GetUnderlyingType(info.Type) is { } inner && (inner.IsEnum || inner == typeof(Length))
                 ? null
                 : OpenApiOptions.CreateDefaultSchemaReferenceId(info);
+        options.AddOperationTransformer((operation, context, _) =>
+        {
+            var call = context.Description;
+            if (call.HttpMethod is "GET" || call.RelativePath is not { } path || !path.StartsWith("api/", StringComparison.Ordinal) || path.StartsWith("api/door", StringComparison.Ordinal)
+                || call.ActionDescriptor.EndpointMetadata.OfType<Door.NeedsKeyFromElsewhere>().Any())
+                return Task.CompletedTask;
+            operation.Parameters ??= [];
+            foreach (var (name, says) in ((string, string)[])
+            [
+                (Door.OnceOnly.Header, "A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day."),
+                ("If-Match", "The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older."),
+            ])
+                operation.Parameters.Add(new OpenApiParameter { Name = name, In = ParameterLocation.Header, Description = says, Schema = new OpenApiSchema { Type = JsonSchemaType.String } });
+            return Task.CompletedTask;
+        });
         options.AddDocumentTransformer((document, _, _) =>
         {
             document.Info.Title = "Iron Loop";
