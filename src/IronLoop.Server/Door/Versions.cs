@@ -12,7 +12,14 @@ internal static class Versions
     // By the first word of their calls; a catalogue is taken into the bands.
     private static readonly Dictionary<string, string> Lists = new(StringComparer.OrdinalIgnoreCase)
     {
-        ["bands"] = "bands", ["catalogue"] = "bands", ["parts"] = "parts", ["orders"] = "orders", ["limits"] = "limits", ["hands"] = "hands", ["tools"] = "tools", ["spring-bars"] = "spring-bars",
+        ["bands"] = "bands",
+        ["catalogue"] = "bands",
+        ["parts"] = "parts",
+        ["orders"] = "orders",
+        ["limits"] = "limits",
+        ["hands"] = "hands",
+        ["tools"] = "tools",
+        ["spring-bars"] = "spring-bars",
     };
 
     /// <summary>The job a call is about; null when it is about none.</summary>

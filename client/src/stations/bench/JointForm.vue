@@ -99,7 +99,6 @@ input[type='radio'],
 input[type='checkbox'] {
   width: 22px;
   height: 22px;
-  accent-color: rgb(var(--v-theme-primary));
 }
 .choice .quiet {
   display: block;

@@ -132,7 +132,6 @@ legend {
 input[type='checkbox'] {
   width: 22px;
   height: 22px;
-  accent-color: rgb(var(--v-theme-primary));
 }
 .row {
   display: flex;

@@ -228,7 +228,6 @@ fieldset input {
   width: 20px;
   height: 20px;
   flex: none;
-  accent-color: rgb(var(--v-theme-primary));
 }
 .row {
   display: grid;

@@ -70,7 +70,6 @@ async function print() {
 .ways input {
   width: 20px;
   height: 20px;
-  accent-color: rgb(var(--v-theme-primary));
 }
 ul {
   list-style: none;

@@ -94,7 +94,6 @@ label {
 input {
   width: 22px;
   height: 22px;
-  accent-color: rgb(var(--v-theme-primary));
 }
 .does {
   display: block;

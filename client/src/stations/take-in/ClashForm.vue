@@ -77,6 +77,5 @@ label {
 input {
   width: 20px;
   height: 20px;
-  accent-color: rgb(var(--v-theme-primary));
 }
 </style>

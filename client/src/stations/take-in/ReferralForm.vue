@@ -90,7 +90,6 @@ label {
 input {
   width: 22px;
   height: 22px;
-  accent-color: rgb(var(--v-theme-primary));
 }
 .refused {
   color: rgb(var(--v-theme-error));
