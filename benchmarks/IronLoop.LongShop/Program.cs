@@ -35,7 +35,7 @@ static void Archive(string folder)
     Timed("taken in", () =>
     {
         using var stream = File.OpenRead(first);
-        Console.WriteLine(ShopArchive.Restore(other, PhotoFolder.Beside(other), stream, stream.Length, (_, _) => { }));
+        Console.WriteLine(ShopArchive.Restore(other, PhotoFolder.Beside(other), stream, stream.Length, new ArrivalChecks((_, _) => null, _ => null, _ => { }), (_, _) => { }));
     });
     Timed("written again", () => Write(other, second));
     static byte[] Sum(string path)

@@ -35,6 +35,7 @@ using Microsoft.AspNetCore.DataProtection.Repositories;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.Extensions.Logging.Abstractions;
 
+OnlyOurs.FromNowOn();
 if (!Switches.TryRead(args, out var switches, out var why))
 {
     await Console.Error.WriteLineAsync(why);
@@ -45,6 +46,7 @@ if (switches.Restore is { } kept)
 {
     try
     {
+        using var held = ShopHeld.Take(switches.Data);
         var aside = Backups.PutIn(switches.Data, kept, DateTimeOffset.UtcNow);
         Console.WriteLine($"The shop in {switches.Data} is as {kept} has it.{(aside is null ? "" : $" The damaged one is kept as {aside}.")}");
     }
@@ -158,7 +160,13 @@ builder.Services.ConfigureHttpJsonOptions(json =>
 });
 if (isRealStart)
 {
-    builder.Services.AddSingleton(services => ShopFile.Open(services.GetRequiredService<IConfiguration>()["data"] ?? switches.Data));
+    builder.Services.AddSingleton(services => ShopHeld.Take(services.GetRequiredService<IConfiguration>()["data"] ?? switches.Data));
+    builder.Services.AddSingleton(services =>
+    {
+        // Let go of after the file, since it is taken before it.
+        _ = services.GetRequiredService<ShopHeld>();
+        return ShopFile.Open(services.GetRequiredService<IConfiguration>()["data"] ?? switches.Data);
+    });
     builder.Services.AddHostedService(services => services.GetRequiredService<CaliperListener>());
     // Under a test host orders are looked after when the test says so.
     if (startedBy == typeof(Program).Assembly)
@@ -249,6 +257,7 @@ if (isRealStart)
     try
     {
         shop = app.Services.GetRequiredService<ShopFile>();
+        OnlyOurs.MakeSo(Path.GetDirectoryName(shop.Path)!);
     }
     catch (Exception failed) when (StartTrouble.Explain(failed, switches.Data) is { } trouble)
     {

@@ -19,6 +19,10 @@ public sealed class Backups(ShopFile shop)
     private const string Prefix = "iron-loop-";
     private const string Stamp = "yyyyMMdd'T'HHmmss'Z'";
 
+    // Kept whatever their age; how far a clock may be from what was stored last before it is not believed.
+    private const int Newest = 10;
+    private static readonly TimeSpan FarOff = TimeSpan.FromDays(30);
+
     // What SQLite says of a file that is none, or none any more: https://sqlite.org/rescode.html
     private const int Corrupt = 11, NoDatabase = 26;
 
@@ -49,15 +53,24 @@ public sealed class Backups(ShopFile shop)
         return new Backup(name, at, new FileInfo(path).Length);
     }
 
-    /// <summary>Thins them out, and the photos that none of them knows: all of two days, then one a day for two weeks, one a week for two months, one a month for two years.</summary>
+    /// <summary>
+    /// Thins them out, and the photos that none of them knows: all of two days, then one a day for two weeks, one a week for two months, one a
+    /// month for two years; the newest ten whatever their age. Ages go by what was stored last, not by the clock, and where the clock
+    /// is a month off that, nothing goes.
+    /// </summary>
+    /// <param name="now">What the clock says.</param>
+    /// <param name="most">How many may go at once.</param>
     /// <returns>How many were taken away.</returns>
-    public int Thin(DateTimeOffset now)
+    public int Thin(DateTimeOffset now, int most = 2)
     {
+        if (NewestMoment() is not { } newest || (now - newest).Duration() > FarOff)
+            return 0;
         var kept = new HashSet<string>(StringComparer.Ordinal);
-        var gone = 0;
-        foreach (var backup in All)
+        var (all, gone) = (All, 0);
+        for (var i = 0; i < all.Count; i++)
         {
-            var age = now - backup.At;
+            var backup = all[i];
+            var age = newest - backup.At;
             var day = backup.At.UtcDateTime.Date;
             var place = age.TotalDays switch
             {
@@ -68,7 +81,7 @@ public sealed class Backups(ShopFile shop)
                 _ => null,
             };
             // The newest of a day, week or month stands for it.
-            if (place is not null && kept.Add(place))
+            if ((place is not null && kept.Add(place)) || i < Newest || gone == most)
                 continue;
             Drop(Path.Combine(_folder, backup.Name));
             gone++;
@@ -76,6 +89,15 @@ public sealed class Backups(ShopFile shop)
         if (gone > 0)
             ThinPhotos();
         return gone;
+    }
+
+    /// <summary>When something was last stored in the shop; null when nothing ever was.</summary>
+    private DateTimeOffset? NewestMoment()
+    {
+        using var work = shop.Look();
+        return work.Query(
+            "SELECT MAX(at) AS at FROM (SELECT MAX(taken_in_at) AS at FROM job UNION ALL SELECT MAX(at) FROM log_entry UNION ALL SELECT MAX(changed_at) FROM job UNION ALL SELECT MAX(at) FROM change_entry)",
+            row => row.Maybe("at", Columns.Time)).Single();
     }
 
     /// <summary>Takes away the photos that no backup knows any more: of clients who were forgotten, or taken off a job.</summary>
@@ -126,23 +148,42 @@ public sealed class Backups(ShopFile shop)
         Check(path);
         var before = Make(at);
         PutIn(shop, path);
-        using (var was = Connect(Path.Combine(_folder, before.Name), SqliteOpenMode.ReadOnly))
-        using (var live = shop.Connect())
-            DoorKept.CarryOver(was, live);
         Tidy();
         BringPhotosBack();
         return before;
     }
 
-    /// <summary>Puts a file that was kept elsewhere in the shop's place.</summary>
+    /// <summary>
+    /// Puts a file that was kept elsewhere in the shop's place. It is brought up to date beside the shop first and given the shop's own
+    /// door, so that at no moment somebody is let in who has left; all sessions end.
+    /// </summary>
     /// <exception cref="IOException">The file is no whole shop; the shop is as it was.</exception>
     public static void PutIn(ShopFile shop, string path)
     {
         Check(path);
         var stays = new StaysTrue(shop);
-        using (var copy = Connect(path, SqliteOpenMode.ReadOnly))
-        using (var live = shop.Connect())
-            copy.BackupDatabase(live);
+        var folder = Path.Combine(Path.GetDirectoryName(shop.Path)!, "going-back");
+        if (Directory.Exists(folder))
+            Directory.Delete(folder, recursive: true);
+        Directory.CreateDirectory(folder);
+        try
+        {
+            using (var kept = Connect(path, SqliteOpenMode.ReadOnly))
+            using (var copy = Connect(Path.Combine(folder, Path.GetFileName(shop.Path)), SqliteOpenMode.ReadWriteCreate))
+                kept.BackupDatabase(copy);
+            using var arrived = ShopFile.Open(folder);
+            using (var made = arrived.Connect())
+            using (var live = shop.Connect())
+            {
+                DoorKept.CarryOver(live, made);
+                made.BackupDatabase(live);
+            }
+        }
+        finally
+        {
+            ShopFile.LetGo();
+            Directory.Delete(folder, recursive: true);
+        }
         shop.BringUpToDate();
         stays.In(shop);
         shop.BandChanges.All();
@@ -192,12 +233,13 @@ public sealed class Backups(ShopFile shop)
         }
     }
 
-    /// <summary>Opens a file and looks whether it is a whole shop.</summary>
+    /// <summary>Opens a file and looks whether it is a whole shop, of a version that is known.</summary>
     private static void Check(string path)
     {
         try
         {
             using var copy = Connect(path, SqliteOpenMode.ReadOnly);
+            ShopFile.MustNotBeNewer(copy, path);
             using var look = copy.CreateCommand();
             look.CommandText = "PRAGMA integrity_check";
             if (look.ExecuteScalar() is not "ok")

@@ -8,11 +8,12 @@ namespace IronLoop.Storage;
 /// </summary>
 internal static class DoorKept
 {
-    private static readonly string[] Tables = ["session", "door_entry", "fitter", "shop_key"];
+    private static readonly string[] Tables = ["door_entry", "fitter", "shop_key"];
 
-    /// <summary>Carries the door of one file over to another, where the first has one.</summary>
+    /// <summary>Carries the door of one file over to another, where the first has one. Nobody stays signed in.</summary>
     public static void CarryOver(SqliteConnection from, SqliteConnection to)
     {
+        Scalar(to, null, "DELETE FROM session");
         if (Convert.ToInt64(Scalar(from, null, "SELECT COUNT(*) FROM fitter"), System.Globalization.CultureInfo.InvariantCulture) == 0)
             return;
         using var all = to.BeginTransaction();

@@ -10,12 +10,13 @@ public sealed record DoorEntry(DateTimeOffset At, string Initials, string What, 
 /// <summary>What happened at the door: who came in, who was refused, who was entered or left. Kept for a year.</summary>
 public static class DoorLog
 {
-    private static readonly TimeSpan Kept = TimeSpan.FromDays(365);
+    private static readonly TimeSpan Kept = TimeSpan.FromDays(365), FarOff = TimeSpan.FromDays(30);
 
     /// <summary>Writes a line.</summary>
     public static void Write(ShopWork work, DoorEntry entry)
     {
-        work.Execute("DELETE FROM door_entry WHERE at < $old", ("$old", entry.At - Kept));
+        // A clock that is far from the last line is not believed: it would take the record away.
+        work.Execute("DELETE FROM door_entry WHERE at < $old AND (SELECT MAX(at) FROM door_entry) > $near", ("$old", entry.At - Kept), ("$near", entry.At - FarOff));
         work.Execute("INSERT INTO door_entry (at, initials, what, device) VALUES ($at, $initials, $what, $device)",
             ("$at", entry.At), ("$initials", entry.Initials), ("$what", entry.What), ("$device", entry.Device));
     }

@@ -41,12 +41,14 @@ public sealed class ShopFile : IDisposable
 
     /// <summary>Opens the file in a folder, making both when they are not there, and runs the migrations it lacks.</summary>
     /// <exception cref="InvalidOperationException">A migration failed; the file is as it was before that migration.</exception>
+    /// <exception cref="NewerShopException">A newer program made the file; nothing was written to it.</exception>
     public static ShopFile Open(string folder)
     {
         Directory.CreateDirectory(folder);
         var shop = new ShopFile(System.IO.Path.Combine(folder, FileName));
         using (var connection = shop.Connect())
         {
+            MustNotBeNewer(connection, shop.Path);
             using var journal = connection.CreateCommand();
             // Write-ahead mode stays with the file. Synchronous full: what was acknowledged survives a power cut.
             journal.CommandText = "PRAGMA journal_mode = WAL;";
@@ -164,8 +166,32 @@ public sealed class ShopFile : IDisposable
             throw new InvalidOperationException($"The database could not be brought up to date at {result.ErrorScript?.Name}.", result.Error);
     }
 
+    /// <summary>Looks whether a file is one that this program knows.</summary>
+    /// <exception cref="NewerShopException">A newer program made it.</exception>
+    internal static void MustNotBeNewer(SqliteConnection connection, string path)
+    {
+        using var look = connection.CreateCommand();
+        look.CommandText = "SELECT COUNT(*) FROM sqlite_schema WHERE name = 'SchemaVersions'";
+        if (look.ExecuteScalar() is 0L)
+            return;
+        look.CommandText = "SELECT ScriptName FROM SchemaVersions";
+        using var names = look.ExecuteReader();
+        var version = 0;
+        while (names.Read())
+            version = Math.Max(version, VersionOf(names.GetString(0)));
+        if (version > LatestVersion)
+            throw new NewerShopException(System.IO.Path.GetFileName(path), version, LatestVersion);
+    }
+
     /// <summary>The number a migration's name begins with; nought for what is none.</summary>
     private static int VersionOf(string resource) =>
         resource.EndsWith(".sql", StringComparison.Ordinal) && resource.Split('.') is [.., var name, _] && int.TryParse(name.Split('_')[0], NumberStyles.None, CultureInfo.InvariantCulture, out var number)
             ? number : 0;
 }
+
+/// <summary>A file that a newer program made: this one would not know what it leaves out.</summary>
+/// <param name="name">The file's name.</param>
+/// <param name="version">Its version.</param>
+/// <param name="known">The newest version this program knows.</param>
+public sealed class NewerShopException(string name, int version, int known)
+    : IOException($"{name} is of version {version}; this program knows versions up to {known}. Nothing was written to it; use the newer program.");

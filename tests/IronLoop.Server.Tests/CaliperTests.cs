@@ -64,7 +64,7 @@ public sealed class CaliperTests : IDisposable
         await news.Next(w => w["says"]!.GetValue<string>() == "Cannot reach the caliper at /dev/no-such-port; looking for it again.");
         await Settle(new { kind = "none" });
         await news.Next(w => w["says"]!.GetValue<string>() == "No caliper line is settled.");
-        using var again = new Shop(folder: _shop.Folder);
+        using var again = new Shop(folder: _shop.Stop());
         (await again.Get("/api/caliper"))["source"]!["serial"]!.GetValue<string>().ShouldBe("/dev/ttyUSB0");
     }
 

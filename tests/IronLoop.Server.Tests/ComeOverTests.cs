@@ -74,7 +74,7 @@ public sealed class ComeOverTests : IDisposable
         // It comes over once: the second start finds it as it is.
         var before = half.ToJsonString();
         shop.File.Settle();
-        using var again = new Shop(folder: _folder);
+        using var again = new Shop(folder: shop.Stop());
         (await again.Get($"/api/jobs/{jobs["Sunniva Marl"]}/bench")).ToJsonString().ShouldBe(before);
     }
 

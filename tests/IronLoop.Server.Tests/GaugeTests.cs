@@ -204,7 +204,7 @@ public sealed class GaugeTests : IDisposable
         await Read(id, "wrist", "168");
         await Bracelet(id, new { twelve = "5 of 8" });
         await _shop.Patch($"/api/jobs/{id}/gauge/try-on", new { by = "linksPinched", amount = "2" });
-        using var again = new Shop(folder: _shop.Folder);
+        using var again = new Shop(folder: _shop.Stop());
         var sheet = await again.Get($"/api/jobs/{id}/gauge");
         Line(sheet, "wrist")["value"]!["mm"]!.GetValue<decimal>().ShouldBe(168);
         sheet["bracelet"]!["twelve"]!.GetValue<string>().ShouldBe("5 of 8");

@@ -82,7 +82,7 @@ public sealed class JobTests : IDisposable
         job = await _shop.Post($"/api/jobs/{id}/hand-over", new { counted = bag, by = "MK", note = "Owner asked about a shorter strap." });
         job["closedAt"].ShouldNotBeNull();
 
-        using var later = new Shop(folder: _shop.Folder);
+        using var later = new Shop(folder: _shop.Stop());
         (await later.Get("/api/jobs")).AsArray().ShouldNotContain(t => t!["id"]!.GetValue<long>() == id, "a closed job leaves the rack");
         var found = (await later.Get("/api/log?words=moor%20shorter"))["visits"]!.AsArray();
         found.Count.ShouldBe(1);

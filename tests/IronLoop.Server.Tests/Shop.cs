@@ -120,11 +120,18 @@ public sealed class Shop : IDisposable
 
     public Task<JsonNode> Patch(string path, object? body, HttpStatusCode expected = HttpStatusCode.OK) => Send(HttpMethod.Patch, path, body, expected);
 
-    public void Dispose()
+    /// <summary>Ends the program; the shop's folder stays, for another to go on with.</summary>
+    public string Stop()
     {
         Client.Dispose();
         _factory.Dispose();
         ShopFile.LetGo();
+        return Folder;
+    }
+
+    public void Dispose()
+    {
+        Stop();
         if (_ownsFolder)
             Directory.Delete(Folder, recursive: true);
     }

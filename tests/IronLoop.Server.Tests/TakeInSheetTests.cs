@@ -40,7 +40,7 @@ public sealed class TakeInSheetTests : IDisposable
         await _shop.Put($"/api/jobs/{id}/take-in/came-with", new { what = "box", count = 1 });
         await _shop.Put($"/api/jobs/{id}/take-in/came-with", new { what = "box", count = 0 });
 
-        using var later = new Shop(folder: _shop.Folder);
+        using var later = new Shop(folder: _shop.Stop());
         var sheet = await later.Get($"/api/jobs/{id}/take-in");
         sheet["marks"]!.AsArray().Select(m => $"{m!["place"]} {m["kind"]} {m["note"]}").ShouldBe(["bezelThree scratch fine", "clasp stiffClasp "]);
         sheet["cameWith"]!.AsArray().Where(l => l!["count"]!.GetValue<int>() > 0).Select(l => $"{l!["what"]} {l["count"]}").ShouldBe(["looseLinks 3"]);
@@ -77,6 +77,35 @@ public sealed class TakeInSheetTests : IDisposable
         kept.ShouldBe(HttpStatusCode.OK);
         using var small = SKBitmap.Decode(await _shop.Client.GetByteArrayAsync(sheet["photos"]![0]!["href"]!.GetValue<string>()));
         ((long)small.Width * small.Height).ShouldBeLessThanOrEqualTo(24_000_000);
+    }
+
+    [Fact]
+    public async Task A_picture_is_served_as_what_it_is_and_is_nobody_s_page_whatever_the_file_of_the_shop_says_of_it()
+    {
+        var id = await TakeIn();
+        var (_, sheet) = await Photo(id, Drawn(SKEncodedImageFormat.Png, 40, 30));
+        var photo = sheet["photos"]![0]!;
+        using (var file = new Microsoft.Data.Sqlite.SqliteConnection($"Data Source={_shop.File.Path}"))
+        {
+            file.Open();
+            using var lie = file.CreateCommand();
+            lie.CommandText = "UPDATE photo SET type = 'text/html'";
+            lie.ExecuteNonQuery();
+        }
+        foreach (var href in (string[])[photo["href"]!.GetValue<string>(), photo["thumbnailHref"]!.GetValue<string>(), $"/api/jobs/{id}/loop.svg"])
+        {
+            var answer = await _shop.Client.GetAsync(href);
+            if (href.EndsWith("svg", StringComparison.Ordinal) && answer.StatusCode == HttpStatusCode.Conflict)
+                continue;
+            answer.Content.Headers.ContentType!.MediaType.ShouldStartWith("image/", customMessage: href);
+            answer.Headers.GetValues("Content-Security-Policy").Single().ShouldBe("default-src 'none'; style-src 'unsafe-inline'; font-src data:; sandbox", href);
+            answer.Headers.GetValues("X-Content-Type-Options").Single().ShouldBe("nosniff");
+            answer.Headers.CacheControl!.NoStore.ShouldBeTrue();
+        }
+        // Should somebody lay a page in its place, it is not served at all.
+        foreach (var laid in Directory.GetFiles(Path.Combine(_shop.Folder, "photos")))
+            await File.WriteAllTextAsync(laid, "<html><script>alert(1)</script>".PadRight((int)new FileInfo(laid).Length));
+        (await _shop.Client.GetAsync(photo["href"]!.GetValue<string>())).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 
     private static uint Crc(ReadOnlySpan<byte> bytes)

@@ -1,4 +1,5 @@
 using IronLoop.Core.Measuring;
+using IronLoop.Server.Outside;
 
 namespace IronLoop.Server.Contract;
 
@@ -63,6 +64,8 @@ internal sealed class Refusals
         var host = Text(path, value, 100, required);
         if (host.Length > 0 && Uri.CheckHostName(host) == UriHostNameType.Unknown)
             Add(path, $"{NameOf(path)} is “{host}”; allowed is a name of a host, without spaces, or an address.");
+        if (OutsideLine.IsLinkLocal(host))
+            Add(path, $"{NameOf(path)} is “{host}”; a link-local address is not called.");
         return host;
     }
 

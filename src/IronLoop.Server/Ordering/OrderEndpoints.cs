@@ -206,7 +206,7 @@ internal static class OrderEndpoints
         var text = refusals.Text("$.address", typed.Address, 200, required: false);
         var address = text.Length == 0 ? "" : SupplierSource.Read(text);
         if (address is null)
-            refusals.Add("$.address", $"address is “{text}”; allowed is one that begins with http:// or https://, without a password.");
+            refusals.Add("$.address", $"address is “{text}”; allowed is one that begins with http:// or https://, without a password, and is not link-local.");
         refusals.ThrowIfAny();
         using var work = shop.Begin();
         SupplierSource.Settle(work, address!);

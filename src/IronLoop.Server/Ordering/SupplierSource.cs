@@ -1,3 +1,4 @@
+using IronLoop.Server.Outside;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Ordering;
@@ -20,7 +21,7 @@ internal sealed class SupplierSource(Switches switches, IConfiguration configura
 
     /// <summary>The address as typed, with a slash at its end; null when it is none.</summary>
     public static string? Read(string typed) =>
-        Uri.TryCreate(typed.EndsWith('/') ? typed : typed + "/", UriKind.Absolute, out var address) && address.Scheme is "http" or "https" && address.UserInfo.Length == 0
+        Uri.TryCreate(typed.EndsWith('/') ? typed : typed + "/", UriKind.Absolute, out var address) && address.Scheme is "http" or "https" && address.UserInfo.Length == 0 && !OutsideLine.IsLinkLocal(address.Host)
             ? address.AbsoluteUri
             : null;
 }

@@ -28,6 +28,9 @@ internal static class OutsideLine
         }
     }
 
+    /// <summary>Whether a host is written as such an address.</summary>
+    public static bool IsLinkLocal(string host) => IPAddress.TryParse(host.Trim('[', ']'), out var address) && IsLinkLocal(address);
+
     /// <summary>Whether an address is one that a machine gives itself, where the keeper of hired machines answers with their secrets.</summary>
     public static bool IsLinkLocal(IPAddress address) => address switch
     {

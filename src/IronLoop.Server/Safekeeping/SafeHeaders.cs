@@ -8,12 +8,19 @@ internal sealed class SafeHeaders(RequestDelegate next)
         "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; "
         + "object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
+    // A picture is looked at: it loads nothing, runs nothing, and is nobody's page.
+    private const string OfPictures = "default-src 'none'; style-src 'unsafe-inline'; font-src data:; sandbox";
+
     public Task Invoke(HttpContext context)
     {
         context.Response.OnStarting(static state =>
         {
-            var headers = ((HttpContext)state).Response.Headers;
-            headers.ContentSecurityPolicy = Policy;
+            var (request, response) = (((HttpContext)state).Request, ((HttpContext)state).Response);
+            var (headers, isOfTheShop) = (response.Headers, request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase));
+            headers.ContentSecurityPolicy = isOfTheShop && response.ContentType?.StartsWith("image/", StringComparison.OrdinalIgnoreCase) == true ? OfPictures : Policy;
+            // What the shop answers is nobody's to keep: not a browser's on a shared machine, nor a proxy's.
+            if (isOfTheShop)
+                headers.CacheControl = "no-store";
             headers.XContentTypeOptions = "nosniff";
             headers["Referrer-Policy"] = "no-referrer";
             headers["Cross-Origin-Opener-Policy"] = "same-origin";

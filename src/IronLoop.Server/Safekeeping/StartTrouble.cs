@@ -18,6 +18,8 @@ internal static class StartTrouble
         var innermost = failed.GetBaseException();
         return innermost switch
         {
+            NewerShopException newer => newer.Message,
+            ShopHeldException held => held.Message,
             SqliteException { SqliteErrorCode: Corrupt or NoDatabase } =>
                 $"The shop’s file in {folder} is damaged; it was left as it is. {WayBack(folder)}",
             SqliteException { SqliteErrorCode: Busy or Locked } =>

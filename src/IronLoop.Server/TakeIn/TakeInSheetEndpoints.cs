@@ -74,9 +74,9 @@ internal static class TakeInSheetEndpoints
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status413PayloadTooLarge);
         sheet.MapDelete("/photos/{photo:long}", DropPhoto).WithName("dropPhoto").WithSummary("Takes a photo away.")
             .ProducesProblem(StatusCodes.Status404NotFound);
-        routes.MapGet("/api/photos/{photo:long}", (long photo, HttpResponse response, ShopFile shop) => File(photo, response, shop, thumbnail: false))
+        routes.MapGet("/api/photos/{photo:long}", (long photo, ShopFile shop) => File(photo, shop, thumbnail: false))
             .WithName("photo").WithTags("take-in").WithSummary("A photo.").ProducesProblem(StatusCodes.Status404NotFound);
-        routes.MapGet("/api/photos/{photo:long}/thumbnail", (long photo, HttpResponse response, ShopFile shop) => File(photo, response, shop, thumbnail: true))
+        routes.MapGet("/api/photos/{photo:long}/thumbnail", (long photo, ShopFile shop) => File(photo, shop, thumbnail: true))
             .WithName("thumbnail").WithTags("take-in").WithSummary("A photo, small and upright.").ProducesProblem(StatusCodes.Status404NotFound);
         routes.MapGet("/api/clients", FindClients).WithName("clients").WithTags("take-in").WithSummary("Clients found as their name is typed, with their watches.");
     }
@@ -141,16 +141,15 @@ internal static class TakeInSheetEndpoints
         return sheet;
     }
 
-    private static IResult File(long id, HttpResponse response, ShopFile shop, bool thumbnail)
+    private static IResult File(long id, ShopFile shop, bool thumbnail)
     {
         using var work = shop.Look();
         var photo = TakeIns.FindPhoto(work, id) ?? throw RefusedException.NotFound($"There is no photo {id}.");
         var path = PhotoFolder.Beside(shop).Whole(id, photo.Bytes, thumbnail)
             ?? throw RefusedException.NotFound($"The file of photo {id} is damaged or missing from the folder photos, and no backup has it.");
-        // It is what its content says, whatever is stored of it, and nothing in it is ever run.
+        // It is what its content says, whatever is stored of it.
         if (Picture.TypeOf(path) is not { } type)
             throw RefusedException.NotFound($"The file of photo {id} is no picture.");
-        response.Headers.ContentSecurityPolicy = "default-src 'none'; sandbox";
         return Results.File(path, type);
     }
 
