@@ -127,11 +127,33 @@ describe('calls to the server', () => {
     isUp = false
     await expect(http.send(reading('20.1'))).rejects.toThrow('gone')
     isUp = true
-    await http.send(reading('20.4'))
     await http.send(reading('20.1'))
-    const [first, lost, other, again] = calls.map((c) => c.name)
+    await http.send(reading('20.4'))
+    const [first, lost, again, other] = calls.map((c) => c.name)
     expect(again).toBe(lost)
     expect(new Set([first, lost, other]).size).toBe(3)
+  })
+
+  it('give what was lost a new name once something else was changed there meanwhile', async () => {
+    let isUp = false
+    const calls = server(() => (isUp ? at('4') : Promise.reject(new TypeError('gone'))))
+    const count = (of: number, job = 7) =>
+      new Request(`http://shop/api/jobs/${job}/take-in/came-with`, {
+        method: 'PUT',
+        body: JSON.stringify({ what: 'box', count: of }),
+        headers: { 'Content-Type': 'application/json' },
+      })
+    await expect(http.send(count(2))).rejects.toThrow('gone')
+    isUp = true
+    await http.send(count(5, 8))
+    await http.send(count(2))
+    expect(calls[2]!.name).toBe(calls[0]!.name)
+    isUp = false
+    await expect(http.send(count(1))).rejects.toThrow('gone')
+    isUp = true
+    await http.send(count(3))
+    await http.send(count(1))
+    expect(calls[5]!.name).not.toBe(calls[3]!.name)
   })
 
   it('make one call of one press that comes twice, and tell both what it was answered', async () => {

@@ -60,7 +60,7 @@ export async function send(request: Request): Promise<Response> {
     if (isWhole) note(about, response)
     return heard(response)
   }
-  return pressed(request, () => {
+  return pressed(request, about, () => {
     const turn = (turns.get(about) ?? Promise.resolve()).then(() => change(request, about, pathname))
     turns.set(
       about,
@@ -99,7 +99,12 @@ export const newName = () =>
   )
 
 /** Presses that are under way, or whose answer was lost, by what they ask for. */
-const presses = new Map<string, { name: string; answer?: Promise<Response> | undefined }>()
+interface Press {
+  name: string
+  about: string
+  answer?: Promise<Response> | undefined
+}
+const presses = new Map<string, Press>()
 
 /** For so long after it was answered a press that makes something and comes again is still the same. */
 const bounce = 400
@@ -108,7 +113,7 @@ const bounce = 400
  * Every change carries a name, by which the shop knows one press from two. The same press made again while the first is under way is
  * the first; made again after its answer was lost it keeps its name, so that it is done once whether or not it had been stored.
  */
-async function pressed(request: Request, go: () => Promise<Response>): Promise<Response> {
+async function pressed(request: Request, about: string, go: () => Promise<Response>): Promise<Response> {
   const isPlain = request.headers.get('Content-Type')?.includes('json') ?? !request.body
   // Two readings may be alike: whoever types them names each.
   const named = request.headers.get('Idempotency-Key')
@@ -116,16 +121,14 @@ async function pressed(request: Request, go: () => Promise<Response>): Promise<R
     named ?? (isPlain ? `${request.method} ${request.url} ${await request.clone().text()}` : newName())
   const before = presses.get(asks)
   if (before?.answer) return (await before.answer).clone()
-  const press = {
-    name: named ?? before?.name ?? newName(),
-    answer: undefined as Promise<Response> | undefined,
-  }
+  const press: Press = { name: named ?? before?.name ?? newName(), about }
   request.headers.set('Idempotency-Key', press.name)
   press.answer = go()
   presses.set(asks, press)
   const over = () => void (presses.get(asks) === press && presses.delete(asks))
   try {
     const answer = await press.answer
+    if (answer.status < 500) forgetLost(about)
     if (answer.status >= 500) press.answer = undefined
     else if (answer.ok && request.method === 'POST') setTimeout(over, bounce)
     else over()
@@ -134,6 +137,11 @@ async function pressed(request: Request, go: () => Promise<Response>): Promise<R
     press.answer = undefined
     throw lost
   }
+}
+
+/** Once something else was changed there, what was lost before is no press to be made good: the same again is a new one. */
+function forgetLost(about: string) {
+  for (const [asks, press] of presses) if (press.about === about && !press.answer) presses.delete(asks)
 }
 
 function heard(response: Response) {

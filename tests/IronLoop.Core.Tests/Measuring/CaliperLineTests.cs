@@ -19,7 +19,7 @@ public class CaliperLineTests
 
     [Theory]
     [InlineData("Err", "3 characters, which is no reading; nothing was taken.")]
-    [InlineData("#~ \u0001\u0007 Err", "8 characters, which is no reading")]
+    [InlineData("#~ \u0001\u0007 Err", "9 characters, which is no reading")]
     [InlineData("19.4 19.5", "no reading")]
     [InlineData("6 5/8 in and more", "no reading")]
     [InlineData("", "no reading")]
