@@ -116,7 +116,7 @@ public sealed class HandOverTests : IDisposable
     {
         _screen.Go("/house/archive");
         _screen.Press("Write an archive");
-        _screen.UntilSays("57 jobs");
+        _screen.UntilSays("59 jobs");
         var link = _screen.Find("[data-testid=work] a").GetAttribute("href")!;
         var folder = Directory.CreateTempSubdirectory("iron-loop-");
         using var http = new HttpClient();
@@ -132,7 +132,7 @@ public sealed class HandOverTests : IDisposable
         screen.Find("input[name=archive]").SendKeys(foreign);
         screen.UntilSays("This is no archive of a shop");
         screen.Find("input[name=archive]").SendKeys(file);
-        screen.UntilSays("57 jobs, ");
+        screen.UntilSays("59 jobs, ");
         screen.Go("/");
         screen.UntilSays("Hale Torvic");
         screen.NoConsoleErrors();
