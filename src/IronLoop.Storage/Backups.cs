@@ -176,6 +176,7 @@ public sealed class Backups(ShopFile shop)
             using (var live = shop.Connect())
             {
                 DoorKept.CarryOver(live, made);
+                DoorKept.EndSessions(made);
                 made.BackupDatabase(live);
             }
         }

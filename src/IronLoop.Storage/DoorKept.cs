@@ -8,12 +8,11 @@ namespace IronLoop.Storage;
 /// </summary>
 internal static class DoorKept
 {
-    private static readonly string[] Tables = ["door_entry", "fitter", "shop_key"];
+    private static readonly string[] Tables = ["session", "door_entry", "fitter", "shop_key"];
 
-    /// <summary>Carries the door of one file over to another, where the first has one. Nobody stays signed in.</summary>
+    /// <summary>Carries the door of one file over to another, where the first has one.</summary>
     public static void CarryOver(SqliteConnection from, SqliteConnection to)
     {
-        Scalar(to, null, "DELETE FROM session");
         if (Convert.ToInt64(Scalar(from, null, "SELECT COUNT(*) FROM fitter"), System.Globalization.CultureInfo.InvariantCulture) == 0)
             return;
         using var all = to.BeginTransaction();
@@ -36,6 +35,9 @@ internal static class DoorKept
         }
         all.Commit();
     }
+
+    /// <summary>Ends all sessions: the shop that somebody signed in to is another now.</summary>
+    public static void EndSessions(SqliteConnection of) => Scalar(of, null, "DELETE FROM session");
 
     private static string Names(SqliteDataReader rows, string mark) => string.Join(", ", Enumerable.Range(0, rows.FieldCount).Select(i => mark + rows.GetName(i)));
 
