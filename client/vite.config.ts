@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   plugins: [vue(), vuetify({ autoImport: true })],
-  build: { target: 'es2022', chunkSizeWarningLimit: 700 },
+  build: { target: 'es2022', chunkSizeWarningLimit: 700, license: { fileName: 'licences.json' } },
   server: { proxy: { '/api': 'http://127.0.0.1:5180' } },
   test: {
     environment: 'jsdom',

@@ -55,4 +55,5 @@ publish_server() {
 
 build_client() {
   (cd client && npm run --silent types && npm run --silent build) >&2
+  node scripts/third-party.mjs "$server_folder" client
 }

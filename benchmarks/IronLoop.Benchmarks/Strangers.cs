@@ -11,29 +11,38 @@ internal static class Strangers
     public static void Run(int count)
     {
         var random = new Random(20_261_128);
-        var worst = new List<(double Ms, double Mb, string What)>();
+        var worst = new List<(double Ms, double Mb, string What, PlanRequest Request)>();
         var (answered, refused) = (0, 0);
         for (var i = 0; i < count; i++)
         {
             var (request, what) = Draw(random);
-            var before = GC.GetAllocatedBytesForCurrentThread();
-            var clock = Stopwatch.GetTimestamp();
-            try
-            {
-                Planner.Answer(request);
-                answered++;
-            }
-            catch (PlanTooLargeException)
-            {
-                refused++;
-                what += ", refused";
-            }
-            worst.Add((Stopwatch.GetElapsedTime(clock).TotalMilliseconds, (GC.GetAllocatedBytesForCurrentThread() - before) / 1e6, what));
+            var (ms, mb, isAnswered) = Ask(request);
+            (answered, refused) = isAnswered ? (answered + 1, refused) : (answered, refused + 1);
+            worst.Add((ms, mb, isAnswered ? what : what + ", refused", request));
         }
         Console.WriteLine($"{count} questions: {answered} answered, {refused} refused");
-        foreach (var (ms, mb, what) in worst.OrderByDescending(w => w.Ms).Take(3))
-            Console.WriteLine($"  {ms:0} ms, {mb:0.0} MB allocated: {what}");
+        // Compiling and collecting count as well, and fall on whichever question is asked then: the dearest are asked again.
+        foreach (var (ms, mb, what, request) in worst.OrderByDescending(w => w.Ms).Take(10))
+            Console.WriteLine($"  {ms:0} ms, asked again {Enumerable.Range(0, 3).Min(_ => Ask(request).Ms):0} ms of processor, {mb:0.0} MB allocated: {what}");
         Console.WriteLine($"  most allocated {worst.Max(w => w.Mb):0.0} MB; median {worst.OrderBy(w => w.Ms).ElementAt(count / 2).Ms:0.00} ms");
+    }
+
+    /// <summary>Asks one: processor time over all threads, whatever else the machine does meanwhile.</summary>
+    private static (double Ms, double Mb, bool IsAnswered) Ask(PlanRequest request)
+    {
+        using var process = Process.GetCurrentProcess();
+        var (before, isAnswered) = (GC.GetTotalAllocatedBytes(), true);
+        var taken = process.TotalProcessorTime;
+        try
+        {
+            Planner.Answer(request with { Effort = new Effort() });
+        }
+        catch (PlanTooLargeException)
+        {
+            isAnswered = false;
+        }
+        process.Refresh();
+        return ((process.TotalProcessorTime - taken).TotalMilliseconds, (GC.GetTotalAllocatedBytes() - before) / 1e6, isAnswered);
     }
 
     private static (PlanRequest, string) Draw(Random random)

@@ -54,7 +54,7 @@ internal static class MadeUpLog
                 var band = stock[random.Next(stock.Count)];
                 Jobs.ChooseBand(work, job, band);
                 Jobs.KeepClasp(work, job, at);
-                Log.Write(work, job, at, by, Station.TakeIn, $"Taken in: {Any(Words)}.");
+                Log.Write(work, job, at, by, Station.TakeIn, LogLine.Of(LogKind.TakenIn, Request.TakeLinksOut.ToString()).Saying(Wording.Words, Any(Words)));
                 Plans.Set(work, job, new StoredPlan(Out(random.Next(3), random.Next(3)), Length.FromMillimetres(155), at));
                 for (var step = 0; step < 12; step++)
                     BenchWork.Do(work, job, new BenchStep($"step-{step}", step == 5 ? StepRow.TryOn : StepRow.Open, 1, []) { Says = "A step of the work." }, null, at.AddMinutes(step + 1), by, 60 + random.Next(120));
@@ -62,7 +62,7 @@ internal static class MadeUpLog
                 // Whatever leaves is the owner's from then on, so the shop comes to hold as many bands as jobs.
                 var left = Bands.Add(work, new StockBand(0, $"OWN-{job}", "Own bracelet", client, "brushed", "steel", 0, 1, Bracelet(width.Micrometres % 3 + 16, job % 20)));
                 HandOvers.Close(work, job, at.AddHours(2), new HandedOver(HowItGoesBack.Collected, by, "", left, null, null, "", null));
-                Log.Write(work, job, at.AddHours(2), by, Station.HandOver, $"Handed over. 2 links taken out of the 12 side. Micro-adjust in position 3 of 5. {Any(Words)} {Any(Words)}.");
+                Log.Write(work, job, at.AddHours(2), by, Station.HandOver, LogLine.Of(LogKind.HandedOver, "2 links taken out of the 12 side. Micro-adjust in position 3 of 5.").Saying(Wording.CloseNote, $"{Any(Words)} {Any(Words)}."));
             }
             work.Keep();
             Console.Error.WriteLine($"{Math.Min(jobs, from + 2_000)} of {jobs} jobs");

@@ -1,10 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import FitsView from './stations/match/FitsView.vue'
-import HouseView from './house/HouseView.vue'
 import JobView from './stations/JobView.vue'
-import ClientView from './log/ClientView.vue'
-import LogView from './log/LogView.vue'
-import NewBand from './stations/match/NewBand.vue'
 import NewJob from './stations/take-in/NewJob.vue'
 import StartView from './frame/StartView.vue'
 import { pathOf } from './stations/stations'
@@ -14,12 +9,12 @@ export const router = createRouter({
   routes: [
     { path: '/', component: StartView },
     { path: '/take-in', component: NewJob },
-    { path: '/log', component: LogView },
-    { path: '/clients/:id(\\d+)', component: ClientView },
+    { path: '/log', component: () => import('./log/LogView.vue') },
+    { path: '/clients/:id(\\d+)', component: () => import('./log/ClientView.vue') },
     { path: '/house', redirect: '/house/catalogue' },
-    { path: '/house/:part', component: HouseView },
-    { path: '/bands/:id(\\d+)/fits', component: FitsView },
-    { path: '/bands/new', component: NewBand },
+    { path: '/house/:part', component: () => import('./house/HouseView.vue') },
+    { path: '/bands/:id(\\d+)/fits', component: () => import('./stations/match/FitsView.vue') },
+    { path: '/bands/new', component: () => import('./stations/match/NewBand.vue') },
     { path: '/jobs/:id(\\d+)', redirect: (to) => `/jobs/${String(to.params.id)}/${pathOf.takeIn}` },
     { path: '/jobs/:id(\\d+)/:station', component: JobView },
     { path: '/:rest(.*)*', redirect: '/' },

@@ -32,6 +32,7 @@ using IronLoop.Storage;
 using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.AspNetCore.DataProtection.KeyManagement;
 using Microsoft.AspNetCore.DataProtection.Repositories;
+using Microsoft.AspNetCore.HttpOverrides;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.Extensions.Logging.Abstractions;
 
@@ -108,18 +109,32 @@ builder.Services.AddOpenApi(Wire.Configure);
 builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails = about => about.ProblemDetails.Extensions["requestId"] = about.HttpContext.TraceIdentifier);
 builder.Services.AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme).AddCookie(cookie =>
 {
-    (cookie.Cookie.Name, cookie.Cookie.SameSite, cookie.Cookie.HttpOnly) = ("iron-loop", SameSiteMode.Strict, true);
+    (cookie.Cookie.Name, cookie.Cookie.SameSite, cookie.Cookie.HttpOnly) = (switches.Cookie("iron-loop"), SameSiteMode.Strict, true);
+    (cookie.Cookie.Path, cookie.Cookie.SecurePolicy) = ("/", CookieSecurePolicy.SameAsRequest);
     // How long it lasts is kept by the shop, which can end it.
     (cookie.ExpireTimeSpan, cookie.SlidingExpiration) = (Sessions.Longest, false);
 });
-builder.Services.AddAntiforgery(forgery => (forgery.HeaderName, forgery.Cookie.Name, forgery.Cookie.SameSite) = (Doorkeeper.Token, "iron-loop-page", SameSiteMode.Strict));
+builder.Services.AddAntiforgery(forgery =>
+{
+    (forgery.HeaderName, forgery.Cookie.Name, forgery.Cookie.SameSite) = (Doorkeeper.Token, switches.Cookie("iron-loop-page"), SameSiteMode.Strict);
+    (forgery.Cookie.Path, forgery.Cookie.SecurePolicy) = ("/", CookieSecurePolicy.SameAsRequest);
+});
+if (switches.Behind is { } proxy)
+    builder.Services.Configure<ForwardedHeadersOptions>(forwarded =>
+    {
+        (forwarded.ForwardedHeaders, forwarded.ForwardLimit) = (ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto, 1);
+        forwarded.KnownIPNetworks.Clear();
+        forwarded.KnownProxies.Clear();
+        forwarded.KnownProxies.Add(proxy);
+    });
 builder.Services.AddOptions<KeyManagementOptions>().Configure<IConfiguration>((keys, configuration) =>
     keys.XmlRepository = new FileSystemXmlRepository(new DirectoryInfo(Path.Combine(configuration["data"] ?? switches.Data, "keys")), NullLoggerFactory.Instance));
 builder.Services.AddSingleton(new Doorway(isOpen: switches.Demo));
 builder.Services.AddSingleton<Knocks>();
 builder.Services.AddSingleton<KnownBrowser>();
 builder.Services.AddSingleton<Changes>();
-Metrics.Add(builder.Services);
+builder.Services.AddSingleton<OpenLine>();
+builder.Services.AddSingleton<Metrics>();
 builder.Services.AddExceptionHandler<Problems>();
 Arithmetic.Add(builder.Services);
 builder.Services.AddResponseCompression(compression => compression.EnableForHttps = false);
@@ -138,6 +153,7 @@ builder.Services.AddSingleton<CaliperListener>();
 
 builder.Services.AddSingleton<SupplierSource>();
 builder.Services.AddScoped<OrderDesk>();
+builder.Services.AddSingleton<BackupRunner>();
 builder.Services.AddHttpClient<SupplierCalls>(SupplierCalls.Bound).ConfigurePrimaryHttpMessageHandler(SupplierCalls.Line).AddStandardResilienceHandler(resilience =>
 {
     resilience.AttemptTimeout.Timeout = TimeSpan.FromSeconds(2);
@@ -172,7 +188,7 @@ if (isRealStart)
     if (startedBy == typeof(Program).Assembly)
     {
         builder.Services.AddHostedService<OrderRunner>();
-        builder.Services.AddHostedService<BackupRunner>();
+        builder.Services.AddHostedService(services => services.GetRequiredService<BackupRunner>());
     }
 }
 else
@@ -181,6 +197,8 @@ else
 }
 
 var app = builder.Build();
+if (switches.Behind is not null)
+    app.UseForwardedHeaders();
 app.UseMiddleware<SafeHeaders>();
 app.UseExceptionHandler();
 app.UseStatusCodePages();
@@ -195,8 +213,9 @@ app.UseStaticFiles(new StaticFileOptions
 // The page itself does not wait for the calls' routes.
 app.UseRouting();
 app.UseWebSockets(new WebSocketOptions { KeepAliveInterval = TimeSpan.FromSeconds(15), KeepAliveTimeout = TimeSpan.FromSeconds(30) });
-app.UseOpenTelemetryPrometheusScrapingEndpoint(Metrics.IsAsked);
 app.MapOpenApi("/api/openapi/{documentName}.json").WithMetadata(new NeedsNobody());
+if (isRealStart)
+    app.Services.GetRequiredService<Metrics>().Count(app);
 app.UseAuthentication();
 app.UseMiddleware<Doorkeeper>();
 app.UseMiddleware<OnceOnly>();
@@ -206,6 +225,8 @@ app.NeedNobody().MapHealth();
 var figures = app.WorkOutFigures();
 figures.MapFit();
 figures.MapJudge();
+if (isRealStart)
+    app.Services.GetRequiredService<Metrics>().Map(app);
 app.MapDoor();
 app.MapChanges();
 // Over the counter.
@@ -258,6 +279,10 @@ if (isRealStart)
     {
         shop = app.Services.GetRequiredService<ShopFile>();
         OnlyOurs.MakeSo(Path.GetDirectoryName(shop.Path)!);
+        LongWorkEndpoints.Sweep(Path.GetDirectoryName(shop.Path)!);
+        new Backups(shop).Sweep();
+        if (app.Services.GetRequiredService<ShopHeld>().LostAhead)
+            app.Logger.LogError("{Lost}", ShopHeld.Lost);
     }
     catch (Exception failed) when (StartTrouble.Explain(failed, switches.Data) is { } trouble)
     {

@@ -30,6 +30,15 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
     /// <summary>The certificate and its key, as PEM files, that others are answered with.</summary>
     public (string Certificate, string Key)? Secured { get; init; }
 
+    /// <summary>The proxy it stands behind, which speaks HTTPS with the others and passes their addresses on; null where it stands alone.</summary>
+    public IPAddress? Behind { get; init; }
+
+    /// <summary>Whether it is reached by HTTPS: then cookies are for that alone.</summary>
+    public bool IsSecure => Listen is not null || Behind is not null;
+
+    /// <summary>A cookie's name: one that only this host can set, where it is reached by HTTPS.</summary>
+    public string Cookie(string name) => IsSecure ? $"__Host-{name}" : name;
+
     /// <summary>
     /// The names it answers to. An address that stands for all of them is none of these: the host's filter would take it for any name.
     /// </summary>
@@ -52,7 +61,7 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
     public static bool TryRead(string[] args, [NotNullWhen(true)] out Switches? switches, [NotNullWhen(false)] out string? why)
     {
         var (port, data, demo, web, standIns, restore) = (UsualPort, (string?)null, false, (string?)null, 0, (string?)null);
-        var (listen, certificate, key) = ((string?)null, (string?)null, (string?)null);
+        var (listen, certificate, key, behind) = ((string?)null, (string?)null, (string?)null, (IPAddress?)null);
         var (rest, names) = (new List<string>(), new List<string>());
         (switches, why) = (null, null);
         for (var i = 0; i < args.Length; i++)
@@ -62,7 +71,7 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
                 case "--demo":
                     demo = true;
                     break;
-                case "--port" or "--data" or "--web" or "--stand-ins" or "--restore" or "--listen" or "--name" or "--certificate" or "--key" when i + 1 >= args.Length:
+                case "--port" or "--data" or "--web" or "--stand-ins" or "--restore" or "--listen" or "--name" or "--certificate" or "--key" or "--behind" when i + 1 >= args.Length:
                     why = $"{args[i]} needs a value.";
                     return false;
                 case "--port" or "--stand-ins":
@@ -88,6 +97,13 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
                         return false;
                     }
                     break;
+                case "--behind":
+                    if (!IPAddress.TryParse(args[++i], out behind))
+                    {
+                        why = $"--behind is {args[i]}; allowed is the address the proxy calls from, such as 127.0.0.1.";
+                        return false;
+                    }
+                    break;
                 case "--name":
                     if (args[++i].Contains('*', StringComparison.Ordinal) || IPAddress.TryParse(args[i], out _))
                     {
@@ -110,9 +126,9 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
                     break;
             }
         }
-        if (listen is not null && demo)
+        if ((listen is not null || behind is not null) && demo)
         {
-            why = "The demo opens without a password, so it is served to this machine alone. Leave out --listen, or --demo.";
+            why = $"The demo opens without a password, so it is served to this machine alone. Leave out {(listen is not null ? "--listen" : "--behind")}, or --demo.";
             return false;
         }
         if (((string?[])[certificate, key]).FirstOrDefault(f => f is not null && !File.Exists(f)) is { } missing)
@@ -129,6 +145,7 @@ internal sealed record Switches(int Port, string Data, bool Demo, string? Web, i
         {
             Restore = restore,
             Listen = listen,
+            Behind = behind,
             Names = names,
             Secured = certificate is not null && key is not null ? (certificate, key) : null,
         };

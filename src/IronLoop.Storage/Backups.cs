@@ -23,6 +23,9 @@ public sealed class Backups(ShopFile shop)
     private const int Newest = 10;
     private static readonly TimeSpan FarOff = TimeSpan.FromDays(30);
 
+    // The version whose log holds no words, so that forgetting takes all of them.
+    private const int FirstToForgetAll = 23;
+
     // What SQLite says of a file that is none, or none any more: https://sqlite.org/rescode.html
     private const int Corrupt = 11, NoDatabase = 26;
 
@@ -39,6 +42,7 @@ public sealed class Backups(ShopFile shop)
     /// <exception cref="IOException">It cannot be written, or what was written is not whole.</exception>
     public Backup Make(DateTimeOffset at)
     {
+        using var _ = shop.BackupsAtWork.EnterScope();
         Directory.CreateDirectory(_folder);
         var name = $"{Prefix}{at.UtcDateTime.ToString(Stamp, CultureInfo.InvariantCulture)}.db";
         var (path, arriving) = (Path.Combine(_folder, name), Path.Combine(_folder, name + ".new"));
@@ -89,6 +93,109 @@ public sealed class Backups(ShopFile shop)
         if (gone > 0)
             ThinPhotos();
         return gone;
+    }
+
+    /// <summary>
+    /// Writes every backup anew that still knows somebody who was forgotten, without them, and takes away pictures that nothing names any
+    /// more. It can be broken off at any moment and is gone on with then.
+    /// </summary>
+    /// <exception cref="IOException">A file cannot be written; it is as it was.</exception>
+    public void Forget(DateTimeOffset now)
+    {
+        using var atWork = shop.BackupsAtWork.EnterScope();
+        var stays = new StaysTrue(shop);
+        IReadOnlyList<long> pending;
+        using (var work = shop.Look())
+            pending = Forgettings.Pending(work);
+        Sweep();
+        var (rewritten, unread) = (0, new List<string>());
+        if (stays.Forgot)
+        {
+            foreach (var backup in All)
+            {
+                try
+                {
+                    if (StillKnows(Path.Combine(_folder, backup.Name), stays))
+                    {
+                        WriteAnew(Path.Combine(_folder, backup.Name), stays);
+                        rewritten++;
+                    }
+                }
+                catch (SqliteException damaged) when (damaged.SqliteErrorCode is Corrupt or NoDatabase)
+                {
+                    unread.Add($"backups/{backup.Name}");
+                }
+            }
+            unread.AddRange(Directory.GetFiles(Path.GetDirectoryName(shop.Path)!, "iron-loop.damaged-*.db").Select(f => Path.GetFileName(f)!));
+        }
+        Tidy();
+        ThinPhotos();
+        SweepPhotos();
+        using (var work = shop.Begin())
+        {
+            Forgettings.Settle(work, pending, rewritten, unread, now);
+            work.Keep();
+        }
+    }
+
+    /// <summary>Takes away what was broken off: backups half made, shops half brought up to date.</summary>
+    public void Sweep()
+    {
+        if (!Directory.Exists(_folder))
+            return;
+        foreach (var half in Directory.GetFiles(_folder, "*.new*"))
+            File.Delete(half);
+        foreach (var half in Directory.GetDirectories(_folder, "*.new"))
+            Directory.Delete(half, recursive: true);
+    }
+
+    /// <summary>Whether a backup tells of somebody who was forgotten: not forgotten there, or as a version did that kept former wordings.</summary>
+    private static bool StillKnows(string path, StaysTrue stays)
+    {
+        using var copy = Connect(path, SqliteOpenMode.ReadOnly);
+        return ShopFile.VersionOf(copy) < FirstToForgetAll || stays.IsKnownTo(copy);
+    }
+
+    private static void WriteAnew(string path, StaysTrue stays)
+    {
+        var folder = path + ".new";
+        Directory.CreateDirectory(folder);
+        try
+        {
+            using (var kept = Connect(path, SqliteOpenMode.ReadOnly))
+            using (var copy = Connect(Path.Combine(folder, ShopFile.FileName), SqliteOpenMode.ReadWriteCreate))
+                kept.BackupDatabase(copy);
+            using (var anew = ShopFile.Open(folder))
+            {
+                stays.In(anew);
+                using var made = anew.Connect();
+                using var close = made.CreateCommand();
+                // What was taken out before things were written over lies between the pages; a backup is one file.
+                close.CommandText = "VACUUM; PRAGMA journal_mode = DELETE;";
+                close.ExecuteNonQuery();
+            }
+            ShopFile.LetGo();
+            Check(Path.Combine(folder, ShopFile.FileName));
+            File.Move(Path.Combine(folder, ShopFile.FileName), path, overwrite: true);
+            Drop(path, andItself: false);
+        }
+        finally
+        {
+            ShopFile.LetGo();
+            Directory.Delete(folder, recursive: true);
+        }
+    }
+
+    /// <summary>Takes away pictures that no job has any more. A picture is stored before its job names it, so nobody may write meanwhile.</summary>
+    private void SweepPhotos()
+    {
+        var folder = PhotoFolder.Beside(shop).Folder;
+        if (!Directory.Exists(folder))
+            return;
+        using var work = shop.Begin();
+        var known = work.Query("SELECT id FROM photo", row => row.Number("id").ToString(CultureInfo.InvariantCulture)).ToHashSet(StringComparer.Ordinal);
+        foreach (var picture in Directory.GetFiles(folder).Where(f => !known.Contains(Path.GetFileName(f).Split('.')[0])))
+            File.Delete(picture);
     }
 
     /// <summary>When something was last stored in the shop; null when nothing ever was.</summary>
@@ -215,9 +322,9 @@ public sealed class Backups(ShopFile shop)
     }
 
     /// <summary>Takes a file away, with what lies beside it since it was opened to be looked at.</summary>
-    private static void Drop(string path)
+    private static void Drop(string path, bool andItself = true)
     {
-        foreach (var end in (string[])["", "-wal", "-shm"])
+        foreach (var end in (string[])[.. andItself ? [""] : Array.Empty<string>(), "-wal", "-shm"])
             File.Delete(path + end);
     }
 

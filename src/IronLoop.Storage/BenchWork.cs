@@ -43,10 +43,17 @@ public static class BenchWork
 
     /// <summary>The steps done on a job, in the order they were.</summary>
     public static IReadOnlyList<DoneRow> Done(ShopWork work, long jobId) =>
-        work.Query("SELECT * FROM bench_step WHERE job_id = $id ORDER BY seq",
+        work.Query(
+            "SELECT bench_step.*, (SELECT words FROM wording WHERE wording.job_id = bench_step.job_id AND wording.seq = bench_step.seq) AS why FROM bench_step WHERE job_id = $id ORDER BY seq",
             row => new DoneRow(
-                row.Count("seq"), row.Text("key"), row.Choice<StepRow>("row"), row.Count("round"), row.Text("says"), Acts(row.MaybeText("acts")), row.MaybeText("skipped"), row.Time("done_at")),
+                row.Count("seq"), row.Text("key"), row.Choice<StepRow>("row"), row.Count("round"), Says(row.Text("says"), row.MaybeText("why")), Acts(row.MaybeText("acts")), row.MaybeText("skipped"), row.Time("done_at")),
             ("$id", jobId));
+
+    private static string Says(string says, string? why) => why is null ? says : $"{says.TrimEnd('.')}: {why}.";
+
+    /// <summary>Says why the last step of the tray was done.</summary>
+    public static void Why(ShopWork work, long jobId, string words, DateTimeOffset at, string by) =>
+        Wordings.Why(work, jobId, (int)work.Query("SELECT MAX(seq) AS seq FROM bench_step WHERE job_id = $id", row => row.Number("seq"), ("$id", jobId)).Single(), words, at, by);
 
     /// <summary>Notes a step as done, after those that are.</summary>
     /// <param name="work">The piece of work.</param>

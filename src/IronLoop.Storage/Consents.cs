@@ -1,3 +1,5 @@
+using IronLoop.Core.Jobs;
+
 namespace IronLoop.Storage;
 
 /// <summary>What a consent is about.</summary>
@@ -32,7 +34,7 @@ public static class Consents
 {
     /// <summary>The consent of a job, or null when none was given.</summary>
     public static Consent? Of(ShopWork work, long jobId, ConsentTopic topic = ConsentTopic.Band) =>
-        work.Query("SELECT * FROM consent WHERE job_id = $job AND topic = $topic",
+        work.Query("SELECT consent.*, COALESCE(wording.words, '') AS signed_by FROM consent LEFT JOIN wording ON wording.id = signed_id WHERE consent.job_id = $job AND topic = $topic",
             row => new Consent(row.Number("band_id"), row.Text("work"), row.Text("signed_by"), row.Time("signed_at"))
             {
                 Signature = row.Text("signature"),
@@ -41,9 +43,10 @@ public static class Consents
             ("$job", jobId), ("$topic", topic)).SingleOrDefault();
 
     /// <summary>Records a consent in place of the one before.</summary>
-    public static void Set(ShopWork work, long jobId, Consent consent, ConsentTopic topic = ConsentTopic.Band) =>
+    public static void Set(ShopWork work, long jobId, Consent consent, string by, ConsentTopic topic = ConsentTopic.Band) =>
         work.Execute(
-            "INSERT OR REPLACE INTO consent (job_id, topic, band_id, work, signed_by, signed_at, signature, on_paper) VALUES ($job, $topic, $band, $work, $by, $at, $signature, $paper)",
-            ("$job", jobId), ("$topic", topic), ("$band", consent.BandId), ("$work", consent.Work), ("$by", consent.SignedBy), ("$at", consent.SignedAt),
+            "INSERT OR REPLACE INTO consent (job_id, topic, band_id, work, signed_id, signed_at, signature, on_paper) VALUES ($job, $topic, $band, $work, $by, $at, $signature, $paper)",
+            ("$job", jobId), ("$topic", topic), ("$band", consent.BandId), ("$work", consent.Work),
+            ("$by", Wordings.Say(work, jobId, Wording.SignedBy, consent.SignedBy, consent.SignedAt, by)), ("$at", consent.SignedAt),
             ("$signature", consent.Signature), ("$paper", consent.OnPaper));
 }

@@ -1,65 +1,92 @@
 namespace IronLoop.Storage;
 
+/// <summary>What was taken out of the shop when a client was forgotten: how many of each, nothing of what it was.</summary>
+/// <param name="At">When.</param>
+/// <param name="By">By whom, by initials; empty where that is not known any more.</param>
+/// <param name="Names">The client's name and contact, and the names of their watches and clasps.</param>
+/// <param name="Wordings">What was said freely, with every former wording.</param>
+/// <param name="Notes">Notes at steps and marks, reasons, and what was noted of parts.</param>
+/// <param name="Signatures">Signatures.</param>
+/// <param name="Photos">Photos.</param>
+/// <param name="Figures">Figures of the wrist, try-ons and habits.</param>
+public sealed record Forgotten(DateTimeOffset At, string By, int Names, int Wordings, int Notes, int Signatures, int Photos, int Figures)
+{
+    /// <summary>How many backups were written anew without it.</summary>
+    public int Backups { get; init; }
+
+    /// <summary>The files that could not be looked into, since they are damaged.</summary>
+    public IReadOnlyList<string> Unread { get; init; } = [];
+
+    /// <summary>When the backups made before were gone through; null as long as they are not.</summary>
+    public DateTimeOffset? SettledAt { get; init; }
+}
+
 /// <summary>
-/// Forgetting a client: name, contact, words, notes, signatures, wrist figures and photos go; jobs, bands and what was done to them stay,
-/// without a name, since stock and accounts hang on them.
+/// Forgetting a client: name, contact, everything said freely with each former wording, notes, signatures, wrist figures and photos go; jobs,
+/// bands and what was done to them stay, without a name, since stock and accounts hang on them.
 /// </summary>
 public static class Erasure
 {
     /// <summary>What stands where a name was.</summary>
     public const string Nobody = "Erased client";
 
+    /// <summary>What stands where a watch’s name was: it may have been called after its owner.</summary>
+    public const string AWatch = "Watch";
+
+    private const string Jobs = "(SELECT id FROM job WHERE client_id = $client)";
+
     /// <summary>Forgets a client.</summary>
+    /// <param name="work">The piece of work.</param>
+    /// <param name="clientId">The client.</param>
+    /// <param name="at">When.</param>
+    /// <param name="by">By whom, by initials.</param>
     /// <returns>The photos whose pictures are to be taken away once this is kept.</returns>
-    public static IReadOnlyList<long> Erase(ShopWork work, long clientId, DateTimeOffset at)
+    public static IReadOnlyList<long> Erase(ShopWork work, long clientId, DateTimeOffset at, string by)
     {
-        var name = Clients.Get(work, clientId).Name;
-        var jobs = work.Query("SELECT id, words, close_note, refer_note, observe_for FROM job WHERE client_id = $client",
-            row => (Id: row.Number("id"), Said: new[] { row.Text("words"), row.Text("close_note"), row.Text("refer_note"), row.Text("observe_for") }), ("$client", clientId));
-        var photos = new List<long>();
-        foreach (var (job, said) in jobs)
-        {
-            photos.AddRange(work.Query("SELECT id FROM photo WHERE job_id = $job", row => row.Number("id"), ("$job", job)));
-            string[] noted = [.. StepNotes.Of(work, job).SelectMany(n => (string[])[n.Text, n.Answer])];
-            work.Execute("DELETE FROM step_note WHERE job_id = $job", ("$job", job));
-            work.Execute("DELETE FROM tried_on WHERE job_id = $job", ("$job", job));
-            work.Execute("DELETE FROM photo WHERE job_id = $job", ("$job", job));
-            work.Execute("DELETE FROM reading WHERE job_id = $job AND figure IN ('Wrist', 'WristWidth', 'WristDepth')", ("$job", job));
-            work.Execute("DELETE FROM try_on WHERE job_id = $job", ("$job", job));
-            work.Execute("DELETE FROM copied_loop WHERE job_id = $job", ("$job", job));
-            work.Execute("UPDATE wrist SET wear = NULL, worn_at = NULL, season = NULL WHERE job_id = $job", ("$job", job));
-            work.Execute(
-                """
-                UPDATE job SET words = '', close_note = '', refer_note = '', observe_for = '', observe_on = NULL, water = NULL, nickel_sensitive = NULL, hair_pull = NULL, wished_colour = NULL
-                WHERE id = $job
-                """,
-                ("$job", job));
-            work.Execute("UPDATE consent SET signed_by = 'erased', signature = '' WHERE job_id = $job", ("$job", job));
-            work.Execute("UPDATE condition_mark SET note = '' WHERE job_id = $job", ("$job", job));
-            foreach (var entry in work.Query("SELECT id, words FROM log_entry WHERE job_id = $job", row => (Id: row.Number("id"), Words: row.Text("words")), ("$job", job)))
-                work.Execute("UPDATE log_entry SET words = $words WHERE id = $id", ("$id", entry.Id), ("$words", Without(entry.Words, name, [.. said, .. noted])));
-            work.Execute("UPDATE bench_step SET skipped = 'erased' WHERE job_id = $job AND skipped IS NOT NULL", ("$job", job));
-            work.Execute("UPDATE bench_step SET says = '' WHERE job_id = $job AND row = 'Tray'", ("$job", job));
-        }
+        int Each(string sql) => work.Execute(sql, ("$client", clientId));
+        var photos = work.Query($"SELECT id FROM photo WHERE job_id IN {Jobs}", row => row.Number("id"), ("$client", clientId));
+
+        var wordings = Each($"DELETE FROM wording WHERE job_id IN {Jobs}");
+        var notes = Each($"DELETE FROM step_note WHERE job_id IN {Jobs}")
+            + Each($"UPDATE condition_mark SET note = '' WHERE note <> '' AND job_id IN {Jobs}")
+            + Each($"UPDATE bench_step SET skipped = 'erased' WHERE skipped IS NOT NULL AND job_id IN {Jobs}");
+        // Before version 23 the reason stood in the step itself.
+        Each($"UPDATE bench_step SET says = '' WHERE row = 'Tray' AND job_id IN {Jobs}");
+        var signatures = Each($"UPDATE consent SET signature = '' WHERE signature <> '' AND job_id IN {Jobs}");
+        Each($"DELETE FROM photo WHERE job_id IN {Jobs}");
+        var figures = Each($"DELETE FROM tried_on WHERE job_id IN {Jobs}")
+            + Each($"DELETE FROM reading WHERE figure IN ('Wrist', 'WristWidth', 'WristDepth') AND job_id IN {Jobs}")
+            + Each($"DELETE FROM try_on WHERE job_id IN {Jobs}")
+            + Each($"DELETE FROM copied_loop WHERE job_id IN {Jobs}")
+            + Each($"UPDATE wrist SET wear = NULL, worn_at = NULL, season = NULL WHERE (wear IS NOT NULL OR worn_at IS NOT NULL OR season IS NOT NULL) AND job_id IN {Jobs}");
+        Each("UPDATE job SET observe_on = NULL, water = NULL, nickel_sensitive = NULL, hair_pull = NULL, wished_colour = NULL WHERE client_id = $client");
+        var names = 1 + Each($"UPDATE watch SET name = '{AWatch}' WHERE client_id = $client") + NameClasps(work, clientId);
         work.Execute("UPDATE client SET name = $nobody, contact = '', off_centre_um = 0, hot_um = NULL, cold_um = NULL, erased_at = $at WHERE id = $client",
             ("$client", clientId), ("$nobody", Nobody), ("$at", at));
         Presses.Forget(work);
         Visits.CatchUp(work);
+        Forgettings.Keep(work, clientId, new Forgotten(at, by, names, wordings, notes, signatures, photos.Count, figures));
         return photos;
     }
 
-    /// <summary>A line of the log without a name and without what was said.</summary>
-    private static string Without(string words, string name, IEnumerable<string> said)
+    /// <summary>Takes the names of a client’s own clasps away, also where the bench and the log say them.</summary>
+    private static int NameClasps(ShopWork work, long clientId)
     {
-        // What was said after an owner was asked is theirs as well.
-        if (words.StartsWith("Asked after:", StringComparison.Ordinal))
-            return "Asked after.";
-        foreach (var gone in said.Where(s => s.Length > 0))
-            words = words.Replace($": {gone}", "", StringComparison.Ordinal).Replace(gone, "", StringComparison.Ordinal);
-        words = words.Replace(name, "the client", StringComparison.OrdinalIgnoreCase);
-        foreach (var part in name.Split(' ', StringSplitOptions.RemoveEmptyEntries).Where(p => p.Length > 2))
-            words = System.Text.RegularExpressions.Regex.Replace(
-                words, $@"\b{System.Text.RegularExpressions.Regex.Escape(part)}\b", "the client", System.Text.RegularExpressions.RegexOptions.IgnoreCase, TimeSpan.FromSeconds(1));
-        return words.TrimEnd();
+        const string Clasp = "clasp";
+        var names = work.Query(
+            $"SELECT clasp_name AS name FROM own_bracelet WHERE job_id IN {Jobs} UNION SELECT clasp_name FROM band WHERE owner_client_id = $client",
+            row => row.Text("name"), ("$client", clientId)).Where(n => n.Length > 0 && n != Clasp).ToList();
+        foreach (var name in names)
+        {
+            foreach (var (table, column) in ((string, string)[])[("bench_plan", "plan"), ("bench_step", "acts"), ("log_entry", "facts")])
+                Replace(table, column, System.Text.Json.JsonEncodedText.Encode(name).ToString());
+            Replace("bench_step", "says", name);
+            Replace("bag_line", "what", name);
+        }
+        void Replace(string table, string column, string name) =>
+            work.Execute($"UPDATE {table} SET {column} = replace({column}, $name, '{Clasp}') WHERE job_id IN {Jobs}", ("$name", name), ("$client", clientId));
+        work.Execute($"UPDATE own_bracelet SET clasp_name = '{Clasp}' WHERE job_id IN {Jobs}", ("$client", clientId));
+        work.Execute($"UPDATE band SET clasp_name = '{Clasp}' WHERE owner_client_id = $client", ("$client", clientId));
+        return names.Count;
     }
 }

@@ -1,4 +1,5 @@
 using IronLoop.Core.HandOver;
+using IronLoop.Core.Jobs;
 
 namespace IronLoop.Storage;
 
@@ -28,7 +29,11 @@ public static class HandOvers
 {
     /// <summary>How a job went back.</summary>
     public static HandedOver Of(ShopWork work, long jobId) =>
-        work.Query("SELECT goes_back, closed_by, close_note, left_band_id, back_from, observe_on, observe_for, observed_at FROM job WHERE id = $id",
+        work.Query(
+            $"""
+            SELECT goes_back, closed_by, {Wordings.Standing(Wording.CloseNote)} AS close_note, left_band_id, back_from, observe_on, {Wordings.Standing(Wording.ObserveFor)} AS observe_for, observed_at
+            FROM job WHERE id = $id
+            """,
             row => new HandedOver(
                 row.Maybe("goes_back", Columns.Choice<HowItGoesBack>), row.MaybeText("closed_by") ?? "", row.Text("close_note"),
                 row.Maybe("left_band_id", Columns.Number), row.Maybe("back_from", Columns.Number), row.Maybe("observe_on", Columns.Day),
@@ -41,14 +46,13 @@ public static class HandOvers
             row => (long?)row.Number("left_band_id"), ("$watch", watchId), ("$before", before)).FirstOrDefault();
 
     /// <summary>Closes a job with how it went back.</summary>
-    public static void Close(ShopWork work, long jobId, DateTimeOffset at, HandedOver how) =>
-        work.Execute(
-            """
-            UPDATE job SET closed_at = $at, goes_back = $back, closed_by = $by, close_note = $note, left_band_id = $left, observe_on = $on, observe_for = $for
-            WHERE id = $id
-            """,
-            ("$id", jobId), ("$at", at), ("$back", how.GoesBack), ("$by", how.By), ("$note", how.Note), ("$left", how.LeftBandId),
-            ("$on", how.ObserveOn), ("$for", how.ObserveFor));
+    public static void Close(ShopWork work, long jobId, DateTimeOffset at, HandedOver how)
+    {
+        work.Execute("UPDATE job SET closed_at = $at, goes_back = $back, closed_by = $by, left_band_id = $left, observe_on = $on WHERE id = $id",
+            ("$id", jobId), ("$at", at), ("$back", how.GoesBack), ("$by", how.By), ("$left", how.LeftBandId), ("$on", how.ObserveOn));
+        Wordings.Say(work, jobId, Wording.CloseNote, how.Note, at, how.By);
+        Wordings.Say(work, jobId, Wording.ObserveFor, how.ObserveFor, at, how.By);
+    }
 
     /// <summary>Stores the price at hand-over.</summary>
     public static void Price(ShopWork work, long jobId, long? cents) =>
@@ -67,8 +71,8 @@ public static class HandOvers
     /// <param name="until">The last day.</param>
     public static IReadOnlyList<Observation> Promised(ShopWork work, DateOnly until) =>
         work.Query(
-            """
-            SELECT job.id, job.observe_on, job.observe_for, client.name AS client_name, client.contact, watch.name AS watch_name
+            $"""
+            SELECT job.id, job.observe_on, {Wordings.Standing(Wording.ObserveFor)} AS observe_for, client.name AS client_name, client.contact, watch.name AS watch_name
             FROM job JOIN client ON client.id = job.client_id JOIN watch ON watch.id = job.watch_id
             WHERE job.observe_on IS NOT NULL AND job.observed_at IS NULL AND job.observe_on <= $until
             ORDER BY job.observe_on, job.id

@@ -49,9 +49,10 @@ public sealed record Job(
 /// <summary>The shop's jobs.</summary>
 public static class Jobs
 {
-    private const string Select =
-        """
-        SELECT job.*, client.name AS client_name, client.contact, watch.name AS watch_name
+    private static readonly string Select =
+        $"""
+        SELECT job.*, {Wordings.Standing(Wording.Words)} AS words, {Wordings.Standing(Wording.ReferNote)} AS refer_note,
+          client.name AS client_name, client.contact, watch.name AS watch_name
         FROM job JOIN client ON client.id = job.client_id JOIN watch ON watch.id = job.watch_id
         """;
 
@@ -61,11 +62,11 @@ public static class Jobs
     {
         var id = work.Insert(
             """
-            INSERT INTO job (client_id, watch_id, request, words, promised, price_cents, taken_in_at, taken_in_by)
-            VALUES ($client, $watch, $request, $words, $promised, $price, $at, $by)
+            INSERT INTO job (client_id, watch_id, request, promised, price_cents, taken_in_at, taken_in_by)
+            VALUES ($client, $watch, $request, $promised, $price, $at, $by)
             """,
-            ("$client", clientId), ("$watch", watchId), ("$request", request), ("$words", words),
-            ("$promised", promised), ("$price", priceCents), ("$at", at), ("$by", by));
+            ("$client", clientId), ("$watch", watchId), ("$request", request), ("$promised", promised), ("$price", priceCents), ("$at", at), ("$by", by));
+        Wordings.Say(work, id, Wording.Words, words, at, by);
         work.Execute("INSERT INTO wrist (job_id) VALUES ($id)", ("$id", id));
         return id;
     }
@@ -115,9 +116,12 @@ public static class Jobs
         work.Query("SELECT DISTINCT taken_in_by FROM job WHERE closed_at IS NULL ORDER BY taken_in_by", row => row.Text("taken_in_by"));
 
     /// <summary>Puts right what was heard wrong at take-in.</summary>
-    public static void Correct(ShopWork work, long id, Request request, string words, DateOnly promised, long? priceCents) =>
-        work.Execute("UPDATE job SET request = $request, words = $words, promised = $promised, price_cents = $price WHERE id = $id",
-            ("$id", id), ("$request", request), ("$words", words), ("$promised", promised), ("$price", priceCents));
+    public static void Correct(ShopWork work, long id, Request request, string words, DateOnly promised, long? priceCents, DateTimeOffset at, string by)
+    {
+        work.Execute("UPDATE job SET request = $request, promised = $promised, price_cents = $price WHERE id = $id",
+            ("$id", id), ("$request", request), ("$promised", promised), ("$price", priceCents));
+        Wordings.Say(work, id, Wording.Words, words, at, by);
+    }
 
     /// <summary>Says whether the wearer is here to try it on.</summary>
     public static void Wears(ShopWork work, long id, bool hasWearer) =>

@@ -62,6 +62,8 @@ public sealed class PhotoFolder(string folder)
     /// <summary>Takes a photo and its thumbnail away.</summary>
     public void Drop(long id)
     {
+        if (!Directory.Exists(folder))
+            return;
         File.Delete(FileOf(id));
         File.Delete(ThumbnailOf(id));
     }

@@ -10,7 +10,7 @@ namespace IronLoop.Storage;
 /// </summary>
 public sealed class ShopFile : IDisposable
 {
-    private const string FileName = "iron-loop.db";
+    internal const string FileName = "iron-loop.db";
 
     private const int SqliteBusy = 5;
 
@@ -90,14 +90,36 @@ public sealed class ShopFile : IDisposable
     /// <summary>Begins a piece of work in nobody's name, whose loss with the power would cost nothing: it does not wait for the disk.</summary>
     internal ShopWork BeginLightly() => Begin(null, lasting: false);
 
-    private ShopWork Begin(Hand? hand, bool lasting)
+    /// <summary>
+    /// Does what is only noted beside the work, if the file can be written right away: a full disk, or another program that holds the file,
+    /// must not keep anybody from reading.
+    /// </summary>
+    /// <returns>Whether it was done.</returns>
+    public bool TryLightly(Action<ShopWork> note)
     {
-        if (!_turn.Wait(Patience))
+        try
+        {
+            using var work = Begin(null, lasting: false, TimeSpan.FromSeconds(1));
+            note(work);
+            work.Keep();
+            return true;
+        }
+        catch (Exception cannot) when (cannot is SqliteException or IOException)
+        {
+            return false;
+        }
+    }
+
+    private ShopWork Begin(Hand? hand, bool lasting) => Begin(hand, lasting, Patience);
+
+    private ShopWork Begin(Hand? hand, bool lasting, TimeSpan patience)
+    {
+        if (!_turn.Wait(patience))
             throw new SqliteException("The shop’s file is being written.", SqliteBusy);
         ShopWork? work = null;
         try
         {
-            work = new ShopWork(Connect(lasting), writing: true, BandChanges.Add, () => _turn.Release());
+            work = new ShopWork(Connect(lasting, patience), writing: true, BandChanges.Add, () => _turn.Release());
             hand?.LayOn(work);
             return work;
         }
@@ -113,13 +135,19 @@ public sealed class ShopFile : IDisposable
     /// <summary>Begins a piece of work that only reads, and sees one moment of the shop.</summary>
     public ShopWork Look() => new(Connect(), writing: false, _ => { }, () => { });
 
+    /// <summary>Held while a backup is made or written anew, so that none is made of what is just being forgotten.</summary>
+    internal Lock BackupsAtWork { get; } = new();
+
     /// <summary>Brings what was written ahead into the file itself, so that what was written over is gone from both.</summary>
-    public void Settle()
+    /// <returns>Whether it could; somebody who reads for long may stand in the way.</returns>
+    public bool Settle()
     {
         using var connection = Connect();
         using var pragma = connection.CreateCommand();
-        pragma.CommandText = "PRAGMA wal_checkpoint(TRUNCATE);";
-        pragma.ExecuteNonQuery();
+        pragma.CommandText = "PRAGMA busy_timeout = 5000; PRAGMA wal_checkpoint(TRUNCATE);";
+        using var row = pragma.ExecuteReader();
+        row.NextResult();
+        return row.Read() && row.GetInt64(0) == 0;
     }
 
     /// <inheritdoc />
@@ -128,15 +156,31 @@ public sealed class ShopFile : IDisposable
     /// <summary>Lets go of the file, so that it can be moved or another process can take it.</summary>
     public static void LetGo() => SqliteConnection.ClearAllPools();
 
-    internal SqliteConnection Connect(bool lasting = true)
+    internal SqliteConnection Connect(bool lasting = true, TimeSpan? patience = null)
     {
         var connection = new SqliteConnection(_connectionString);
+        connection.DefaultTimeout = (int)(patience ?? Patience).TotalSeconds;
         connection.Open();
         using var pragma = connection.CreateCommand();
         // What is taken out is written over: a client who asked to be forgotten must not be found between the pages.
         pragma.CommandText = $"PRAGMA synchronous = {(lasting ? "FULL" : "NORMAL")}; PRAGMA secure_delete = ON;";
         pragma.ExecuteNonQuery();
         return connection;
+    }
+
+    /// <summary>The version of a file: the number of the last migration that was run on it.</summary>
+    internal static int VersionOf(SqliteConnection connection)
+    {
+        using var look = connection.CreateCommand();
+        look.CommandText = "SELECT COUNT(*) FROM sqlite_schema WHERE name = 'SchemaVersions'";
+        if (look.ExecuteScalar() is 0L)
+            return 0;
+        look.CommandText = "SELECT ScriptName FROM SchemaVersions";
+        using var names = look.ExecuteReader();
+        var version = 0;
+        while (names.Read())
+            version = Math.Max(version, VersionOf(names.GetString(0)));
+        return version;
     }
 
     /// <summary>The newest version a file can have: the number of its last migration.</summary>
@@ -170,16 +214,7 @@ public sealed class ShopFile : IDisposable
     /// <exception cref="NewerShopException">A newer program made it.</exception>
     internal static void MustNotBeNewer(SqliteConnection connection, string path)
     {
-        using var look = connection.CreateCommand();
-        look.CommandText = "SELECT COUNT(*) FROM sqlite_schema WHERE name = 'SchemaVersions'";
-        if (look.ExecuteScalar() is 0L)
-            return;
-        look.CommandText = "SELECT ScriptName FROM SchemaVersions";
-        using var names = look.ExecuteReader();
-        var version = 0;
-        while (names.Read())
-            version = Math.Max(version, VersionOf(names.GetString(0)));
-        if (version > LatestVersion)
+        if (VersionOf(connection) is var version && version > LatestVersion)
             throw new NewerShopException(System.IO.Path.GetFileName(path), version, LatestVersion);
     }
 

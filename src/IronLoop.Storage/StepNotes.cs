@@ -29,8 +29,9 @@ public static class StepNotes
         work.Query("SELECT step_note.* FROM step_note JOIN job ON job.id = job_id WHERE watch_id = $watch AND job_id < $job ORDER BY step_note.id DESC LIMIT 12", Read, ("$watch", watchId), ("$job", jobId));
 
     /// <summary>Makes a note.</summary>
-    public static void Add(ShopWork work, long jobId, string step, string note, bool isSettled, long? photoId, DateTimeOffset at, string by) =>
-        work.Execute("INSERT INTO step_note (job_id, step, note, settled, photo_id, noted_at, by) VALUES ($job, $step, $note, $settled, $photo, $at, $by)",
+    /// <returns>Its number.</returns>
+    public static long Add(ShopWork work, long jobId, string step, string note, bool isSettled, long? photoId, DateTimeOffset at, string by) =>
+        work.Insert("INSERT INTO step_note (job_id, step, note, settled, photo_id, noted_at, by) VALUES ($job, $step, $note, $settled, $photo, $at, $by)",
             ("$job", jobId), ("$step", step), ("$note", note), ("$settled", isSettled), ("$photo", photoId), ("$at", at), ("$by", Hand.AtWork?.By ?? by));
 
     /// <summary>Answers one.</summary>

@@ -52,12 +52,13 @@ public static class TakeIns
         [.. work.Query("SELECT reason FROM outside_craft WHERE job_id = $job", row => row.Choice<OutsideCraft>("reason"), ("$job", jobId)).Order()];
 
     /// <summary>Notes what is outside the craft, and whether the job is referred for it.</summary>
-    public static void Refer(ShopWork work, long jobId, IReadOnlyCollection<OutsideCraft> reasons, string note, DateTimeOffset? referredAt)
+    public static void Refer(ShopWork work, long jobId, IReadOnlyCollection<OutsideCraft> reasons, string note, DateTimeOffset? referredAt, DateTimeOffset at, string by)
     {
         work.Execute("DELETE FROM outside_craft WHERE job_id = $job", ("$job", jobId));
         foreach (var reason in reasons.Distinct())
             work.Execute("INSERT INTO outside_craft (job_id, reason) VALUES ($job, $reason)", ("$job", jobId), ("$reason", reason));
-        work.Execute("UPDATE job SET refer_note = $note, referred_at = $at WHERE id = $job", ("$job", jobId), ("$note", note), ("$at", referredAt));
+        work.Execute("UPDATE job SET referred_at = $at WHERE id = $job", ("$job", jobId), ("$at", referredAt));
+        Wordings.Say(work, jobId, Wording.ReferNote, note, at, by);
     }
 
     /// <summary>Enters a photo and answers the number its file is named for.</summary>

@@ -111,18 +111,19 @@ public static class Visits
         // A lug width is asked for in whole and half millimetres.
         var asked = width is { } um ? (long?)(Math.Round(um / 500m) * 500) : null;
         work.Execute("INSERT INTO visit (job_id, width_um) VALUES ($id, $width)", ("$id", jobId), ("$width", asked));
+        var told = string.Join(' ', Log.Of(work, [jobId])[jobId].Select(e => e.Words));
         work.Execute(
-            """
+            $"""
             INSERT INTO visit_words (rowid, client, watch, part, words, fitter)
             SELECT job.id, client.name, watch.name || ' ' || COALESCE(watch.family, ''),
               COALESCE(band.article || ' ' || band.name || ' ' || band.clasp_name, '') || ' ' ||
                 COALESCE((SELECT group_concat(part.article || ' ' || part.name, ' ') FROM part_taken JOIN part ON part.id = part_taken.part_id WHERE part_taken.job_id = job.id), ''),
-              'tag ' || job.id || ' ' || job.words || ' ' || COALESCE((SELECT group_concat(words, ' ') FROM log_entry WHERE log_entry.job_id = job.id), ''),
+              'tag ' || job.id || ' ' || {Wordings.Standing(Wording.Words)} || ' ' || $told,
               job.taken_in_by || ' ' || COALESCE(job.closed_by, '') || ' ' || COALESCE((SELECT group_concat(DISTINCT by) FROM log_entry WHERE log_entry.job_id = job.id), '')
             FROM job JOIN client ON client.id = job.client_id JOIN watch ON watch.id = job.watch_id LEFT JOIN band ON band.id = job.band_id
             WHERE job.id = $id
             """,
-            ("$id", jobId));
+            ("$id", jobId), ("$told", told));
     }
 
     /// <summary>Makes the whole index anew, in this piece of work.</summary>

@@ -52,7 +52,7 @@ public sealed class NoteTests : IDisposable
         // When the owner is forgotten, so is what was noted.
         using (var work = _shop.File.Begin())
         {
-            Storage.Erasure.Erase(work, Storage.Jobs.Find(work, job)!.Client.Id, _shop.Clock.GetUtcNow());
+            Storage.Erasure.Erase(work, Storage.Jobs.Find(work, job)!.Client.Id, _shop.Clock.GetUtcNow(), "MK");
             work.Keep();
         }
         (await _shop.Get($"/api/jobs/{again["id"]}/bench"))["former"]!.AsArray().ShouldBeEmpty();

@@ -8,6 +8,7 @@ using IronLoop.Server.Door;
 using IronLoop.Storage;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.AspNetCore.Mvc.Testing.Handlers;
 using Microsoft.AspNetCore.TestHost;
 using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.Logging;
@@ -69,9 +70,9 @@ public sealed class Shop : IDisposable
     public HttpClient Client { get; }
 
     /// <summary>A browser of its own with a page of the shop open: what it changes carries the page's sign.</summary>
-    public async Task<HttpClient> OpenPage()
+    public async Task<HttpClient> OpenPage(CookieContainer? cookies = null)
     {
-        var client = _factory.CreateClient();
+        var client = _factory.CreateDefaultClient(new CookieContainerHandler(cookies ?? new CookieContainer()));
         // On whatever stands, unless a test says otherwise: that a version is wanted, and kept to, is VersionsTests' business.
         client.DefaultRequestHeaders.TryAddWithoutValidation("If-Match", "*");
         await Sign(client);
@@ -88,11 +89,16 @@ public sealed class Shop : IDisposable
     }
 
     /// <summary>The line on which a screen is told of changes.</summary>
-    public Task<WebSocket> Listen(string? origin = null)
+    public Task<WebSocket> Listen(string? origin = null, CookieContainer? cookies = null)
     {
         var line = _factory.Server.CreateWebSocketClient();
-        if (origin is not null)
-            line.ConfigureRequest = request => request.Headers.Origin = origin;
+        line.ConfigureRequest = request =>
+        {
+            if (origin is not null)
+                request.Headers.Origin = origin;
+            if (cookies is not null)
+                request.Headers.Cookie = cookies.GetCookieHeader(new Uri("http://localhost/api/changes"));
+        };
         return line.ConnectAsync(new Uri("ws://localhost/api/changes"), CancellationToken.None);
     }
 

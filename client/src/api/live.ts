@@ -3,6 +3,9 @@ import { useWebSocket } from '@vueuse/core'
 import { computed } from 'vue'
 import { screenName } from './http'
 
+/** What the server closes the line with when the session it was opened in is over. */
+const sessionIsOver = 1008
+
 interface Change {
   jobId: number | null
   version: number | null
@@ -30,6 +33,10 @@ export function useLive() {
       // What was changed while nobody listened is not told again.
       if (before) void queries.invalidateQueries()
       before = true
+    },
+    onDisconnected: (_, event) => {
+      // The session is over: the door says so, before anybody types into a page of nobody's.
+      if (event.code === sessionIsOver) void queries.invalidateQueries({ queryKey: ['door'] })
     },
     onMessage: (_, event: MessageEvent<string>) => heard(JSON.parse(event.data) as Change),
   })

@@ -2452,7 +2452,7 @@ export interface components {
       id: number
       name: string
       contact: string
-      erased: boolean
+      forgotten: null | components['schemas']['ForgottenWire']
       watches: components['schemas']['WatchLifeWire'][]
       keptAndWhy: string
     }
@@ -2558,6 +2558,7 @@ export interface components {
       /** @enum {unknown} */
       role: 'counter' | 'fitter' | 'lead' | null
       token: string
+      notice: null | string
     }
     DrawingWire: {
       /** Format: double */
@@ -2643,6 +2644,14 @@ export interface components {
       family: null | string
       lugsOverhang: boolean
       missing: string[]
+    }
+    ForgottenWire: {
+      /** Format: date-time */
+      at: string
+      by: string
+      takenOut: string[]
+      backups: string
+      notReached: string[]
     }
     FreedWire: {
       side: components['schemas']['Side']
@@ -2875,12 +2884,12 @@ export interface components {
     }
     JobDataWire: {
       job: components['schemas']['JobWire']
-      ownersWords: string
+      said: components['schemas']['SaidWire'][]
+      notes: components['schemas']['StepNote'][]
       readings: components['schemas']['HeldReadingWire'][]
       condition: string[]
       photos: string[]
       consents: components['schemas']['SignedWire'][]
-      note: string
     }
     JobWire: {
       /** Format: int64 */
@@ -3225,7 +3234,6 @@ export interface components {
       /** Format: int64 */
       total: number
       says: string
-      file: null | string
     }
     LookWire: {
       group: components['schemas']['JointGroup']
@@ -3938,6 +3946,13 @@ export interface components {
      * @enum {unknown}
      */
     RunSchool: 'insideTheLinks' | 'atTheClasp'
+    SaidWire: {
+      wording: components['schemas']['Wording']
+      words: string
+      /** Format: date-time */
+      at: string
+      by: string
+    }
     SchoolSheet: {
       house: components['schemas']['SchoolWire']
       ways: components['schemas']['WayCostWire'][]
@@ -4053,6 +4068,22 @@ export interface components {
       station: components['schemas']['Station']
       done: boolean
       says: string
+    }
+    StepNote: {
+      /** Format: int64 */
+      id: number
+      /** Format: int64 */
+      jobId: number
+      step: string
+      text: string
+      isSettled: boolean
+      answer: string
+      /** Format: int64 */
+      photoId: null | number
+      /** Format: date-time */
+      at: string
+      by: string
+      isOpen?: boolean
     }
     /** @enum {unknown} */
     StepRow:
@@ -4608,6 +4639,8 @@ export interface components {
       caseFinish?: null | string
       caseColour?: null | string
     }
+    /** @enum {unknown} */
+    Wording: 'words' | 'referNote' | 'closeNote' | 'observeFor' | 'heard' | 'signedBy' | 'why' | 'earlier'
     WorkWire: {
       what: string
       reversible: boolean

@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router'
 import { useDoor } from '../api/door'
 import { useLive } from '../api/live'
 import JobRack from './JobRack.vue'
+import ShopNotice from './ShopNotice.vue'
 import StaleChange from './StaleChange.vue'
 
 const evening = useLocalStorage('iron-loop-evening', false)
@@ -41,7 +42,10 @@ const inJob = computed(() => route.params.id !== undefined)
         <span v-if="isLost" role="status"> Not heard from the server; trying again.</span>
       </p>
     </nav>
-    <main class="bench"><router-view /></main>
+    <main class="bench">
+      <ShopNotice />
+      <router-view />
+    </main>
     <StaleChange />
   </div>
 </template>

@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useBackups, useLongWork } from '../api/log'
+import { useDoor } from '../api/door'
 import { titleOf } from '../api/refused'
 import { asMoment } from '../frame/days'
 
 const { work, error, archive, reindex, restore, backUp, goBack, cancel } = useLongWork()
 const { data: backups } = useBackups()
+const { mayAs } = useDoor()
+const isFitter = mayAs('fitter')
+const isLead = mayAs('lead')
 /** The backup that is about to take the shop's place. */
 const sure = ref<string | null>(null)
 const input = ref<HTMLInputElement | null>(null)
@@ -87,12 +91,14 @@ function chosen() {
     </ul>
     <h2>As tables and calendars</h2>
     <p class="files">
-      <a href="/api/jobs.csv">Jobs</a> <a href="/api/log.csv">Log</a> <a href="/api/catalogue.csv">Bands</a>
-      <a href="/api/parts.csv">Parts</a> <span class="quiet">CSV</span>
+      <template v-if="isLead"><a href="/api/jobs.csv">Jobs</a> <a href="/api/log.csv">Log</a></template>
+      <a href="/api/catalogue.csv">Bands</a>
+      <a v-if="isFitter" href="/api/parts.csv">Parts</a> <span class="quiet">CSV</span>
     </p>
-    <p class="files">
+    <p v-if="isFitter" class="files">
       <a href="/api/days.ics">Promised and observation days</a> <span class="quiet">iCalendar</span>
     </p>
+    <p class="quiet">What names people is given out to a lead; each time is noted.</p>
   </section>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
+import AboutView from './AboutView.vue'
 import ArchiveView from './ArchiveView.vue'
 import CaliperSettings from './CaliperSettings.vue'
 import CatalogueView from './CatalogueView.vue'
@@ -23,6 +24,7 @@ const parts = [
   { part: 'printer', title: 'Label printer', view: PrinterSettings },
   { part: 'archive', title: 'Archive', view: ArchiveView },
   { part: 'hands', title: 'Hands', view: HandsView },
+  { part: 'about', title: 'About', view: AboutView },
 ] as const
 const route = useRoute()
 const here = computed(() => parts.find((p) => p.part === route.params.part) ?? parts[0])

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useClient } from '../api/log'
+import { useDoor } from '../api/door'
 import { wholeOf } from '../api/refused'
 import { asMoment } from '../frame/days'
 import { pathOf } from '../stations/stations'
@@ -12,6 +13,9 @@ const id = computed(() => Number(route.params.id))
 const { client: read, erase } = useClient(id)
 const client = computed(() => read.data.value)
 const sure = ref(false)
+const { mayAs } = useDoor()
+const isFitter = mayAs('fitter')
+const isLead = mayAs('lead')
 const requestOf = (value: string) => requests.find((r) => r.value === value)?.title ?? ''
 </script>
 
@@ -49,13 +53,24 @@ const requestOf = (value: string) => requests.find((r) => r.value === value)?.ti
         <h2>What is kept, and why</h2>
         <p>{{ client.keptAndWhy }}</p>
         <p class="acts">
-          <a :href="`/api/clients/${id}.vcf`">As vCard</a>
-          <a :href="`/api/clients/${id}/data`" target="_blank">All that is held, as JSON</a>
+          <a v-if="isFitter" :href="`/api/clients/${id}.vcf`">As vCard</a>
+          <a v-if="isLead" :href="`/api/clients/${id}/data`" target="_blank">All that is held, as JSON</a>
         </p>
-        <template v-if="!client.erased">
+        <section v-if="client.forgotten" class="receipt" aria-label="Receipt" role="status">
+          <h3>Forgotten on {{ asMoment(client.forgotten.at) }}</h3>
+          <p v-for="line in client.forgotten.takenOut" :key="line">{{ line }}</p>
+          <p>{{ client.forgotten.backups }}</p>
+          <p>Not reached: {{ client.forgotten.notReached.join(' ') }}</p>
+          <p>
+            <a :href="`/api/clients/${id}/forgotten.pdf`" target="_blank"
+              >The receipt as PDF, for the person</a
+            >
+          </p>
+        </section>
+        <template v-else-if="isLead">
           <v-btn v-if="!sure" variant="outlined" @click="sure = true">Forget this client…</v-btn>
           <div v-else class="acts">
-            <p>This cannot be taken back.</p>
+            <p>This cannot be taken back. Backups made before are written anew; that can take a minute.</p>
             <v-btn color="primary" :loading="erase.isPending.value" @click="erase.mutate()"
               >Forget {{ client.name }}</v-btn
             >
@@ -119,6 +134,12 @@ a {
   justify-items: start;
   border-top: 1px solid rgb(var(--v-theme-hairline));
   padding-top: 12px;
+}
+.receipt {
+  display: grid;
+  gap: 6px;
+  border-left: 4px solid rgb(var(--v-theme-primary));
+  padding-left: 12px;
 }
 .acts {
   display: flex;

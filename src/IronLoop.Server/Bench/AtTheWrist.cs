@@ -59,7 +59,7 @@ internal static class AtTheWrist
             }
             BenchWork.Do(work, id, step with { Says = $"{next.Says} {felt.Says(holed)}" }, null, at, file.Job.TakenInBy, seconds);
             TriedOns.Keep(work, id, felt);
-            Log.Write(work, id, at, file.Job.TakenInBy, Station.Bench, felt.Says(holed));
+            Log.Write(work, id, at, file.Job.TakenInBy, Station.Bench, LogLine.Of(LogKind.TriedOn, felt.Says(holed)));
         }
         var length = holed.LengthIn(position);
         return new TriedSheet(
@@ -150,7 +150,7 @@ internal static class AtTheWrist
             TriedOns.Keep(work, id, new Felt(TryOnOutcome.Felt, next.Acts.OfType<Act.TryOn>().First().Final) { Surplus = loop - target.Length });
             if (!rest.Same)
                 BenchChange.Agreed(work, id);
-            Log.Write(work, id, at, file.Job.TakenInBy, Station.Bench, $"Tried on. {rest.Says} {seenSays}".TrimEnd());
+            Log.Write(work, id, at, file.Job.TakenInBy, Station.Bench, LogLine.Of(LogKind.TriedOn, $"Tried on. {rest.Says}", seenSays ?? ""));
         }
         return new TriedSheet(
             rest.Says, rest.Same, rest.OnlyMicro, rest.FirstSideAgain, target.Length, comes.Length, comes.OffCentreMillimetres, seenSays,

@@ -181,8 +181,7 @@ internal static partial class BenchEndpoints
         file = JobFile.Read(work, id);
         if (file.Progress.Done(Station.Bench))
         {
-            var notes = file.Bench.Done.Where(d => d.Skipped is not null).Select(d => $"{d.Says} Left out: {d.Skipped}.").ToList();
-            Log.Write(work, id, now, file.Job.TakenInBy, Station.Bench, $"Bench work done, {file.Progress.Steps} steps. {string.Join(' ', notes)}".TrimEnd());
+            Log.Write(work, id, now, file.Job.TakenInBy, Station.Bench, LogLine.Of(LogKind.BenchDone, $"{file.Progress.Steps}"));
         }
         return Kept(work, id);
     }
@@ -247,9 +246,9 @@ internal static partial class BenchEndpoints
         foreach (var topic in TopicsOf(file))
         {
             var words = Consents.Of(work, id, topic)?.Work ?? lasting;
-            Consents.Set(work, id, new Consent(band, words, by, now) { Signature = signed.Signature, OnPaper = signed.OnPaper }, topic);
+            Consents.Set(work, id, new Consent(band, words, by, now) { Signature = signed.Signature, OnPaper = signed.OnPaper }, file.Job.TakenInBy, topic);
         }
-        Log.Write(work, id, now, file.Job.TakenInBy, Station.Bench, $"Signed {(signed.OnPaper ? "on paper" : "on the screen")} by {by}: {lasting}.");
+        Log.Write(work, id, now, file.Job.TakenInBy, Station.Bench, LogLine.Of(LogKind.Signed, signed.OnPaper ? "on paper" : "on the screen", lasting).Saying(Wording.SignedBy, by));
         return Kept(work, id);
     }
 
@@ -270,15 +269,17 @@ internal static partial class BenchEndpoints
         refusals.ThrowIfAny("The tray is left as it was.");
         var at = clock.GetUtcNow();
         BenchChange.Begin(work, file);
+        var booked = "";
         if (act.PartId is { } stocked && act.Act is TrayAct.FromStock or TrayAct.ToStock)
-            why = $"{Book(work, file, stocked, act.Act == TrayAct.FromStock ? act.Count : -act.Count)}{(why.Length > 0 ? $"; {why}" : "")}";
+            booked = Book(work, file, stocked, act.Act == TrayAct.FromStock ? act.Count : -act.Count);
         var said = "";
         for (var i = 0; i < act.Count; i++)
-            said = TrayActs.Do(work, JobFile.Read(work, id), part, act, why, at);
+            said = TrayActs.Do(work, JobFile.Read(work, id), part, act, booked, at);
         // What would leave an account that cannot be worked on is not put on it.
         if (JobFile.Read(work, id).Bench.Trouble is { } trouble)
             throw RefusedException.Conflict($"{part}: this does not go with what was done since; take back the steps after it first. {trouble}");
-        Log.Write(work, id, at, file.Job.TakenInBy, Station.Bench, $"Tray: {said}{(why.Length > 0 ? $" ({why})" : "")}.");
+        BenchWork.Why(work, id, why, at, file.Job.TakenInBy);
+        Log.Write(work, id, at, file.Job.TakenInBy, Station.Bench, LogLine.Of(LogKind.Tray, said, booked).Saying(Wording.Why, why));
         return Kept(work, id);
     }
 

@@ -56,8 +56,8 @@ internal static class NoteEndpoints
         refusals.ThrowIfAny("Nothing is noted.");
         var step = file.Bench.Left.Count > 0 ? FirstOf(file.Bench.Left[0].Says) : "After the last step.";
         var now = clock.GetUtcNow();
-        StepNotes.Add(work, id, step, note, typed.Settled, typed.PhotoId, now, file.Job.TakenInBy);
-        Log.Write(work, id, now, file.Job.TakenInBy, Station.Bench, $"Noted at “{step}” {note}{(typed.Settled ? "" : " (not settled)")}");
+        var noted = StepNotes.Add(work, id, step, note, typed.Settled, typed.PhotoId, now, file.Job.TakenInBy);
+        Log.Write(work, id, now, file.Job.TakenInBy, Station.Bench, LogLine.Of(LogKind.Noted), noted);
         return Kept(work, id);
     }
 
@@ -71,7 +71,7 @@ internal static class NoteEndpoints
         file.MustBeOpen();
         if (!StepNotes.Answer(work, id, note, answer))
             throw RefusedException.NotFound($"There is no note {note} of job {id}.");
-        Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.HandOver, $"Said to the note “{StepNotes.Of(work, id).First(n => n.Id == note).Text}”: {answer}");
+        Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.HandOver, LogLine.Of(LogKind.Answered), note);
         return Kept(work, id);
     }
 

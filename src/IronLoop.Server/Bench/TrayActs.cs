@@ -12,7 +12,7 @@ internal static class TrayActs
     /// <summary>Does it to one part of a name.</summary>
     /// <returns>What was done, in words.</returns>
     /// <exception cref="RefusedException">There is none of that name where it is taken from.</exception>
-    public static string Do(ShopWork work, JobFile file, string part, TrayActWire act, string why, DateTimeOffset at)
+    public static string Do(ShopWork work, JobFile file, string part, TrayActWire act, string booked, DateTimeOffset at)
     {
         var bench = file.Bench;
         var (plan, now) = (bench.Plan!, bench.Now!.Stand);
@@ -30,7 +30,7 @@ internal static class TrayActs
         };
         var round = bench.Done.Count == 0 ? 1 : bench.Done[^1].Round;
         BenchWork.Set(work, file.Job.Id, new StoredBench(then, file.BenchFile.Plan?.AtSeq ?? 0));
-        var step = new BenchStep($"tray-{bench.Done.Count + 1}", StepRow.Tray, round, [new Act.Move(thing.Id, [], to)]) { Says = $"{thing.Count(1)} {says}{(why.Length > 0 ? $": {why}" : "")}." };
+        var step = new BenchStep($"tray-{bench.Done.Count + 1}", StepRow.Tray, round, [new Act.Move(thing.Id, [], to)]) { Says = $"{thing.Count(1)} {says}{(booked.Length > 0 ? $": {booked}" : "")}." };
         BenchWork.Do(work, file.Job.Id, step, null, at, file.Job.TakenInBy, null);
         return $"{thing.Plural}: {act.Count}, {says}";
     }

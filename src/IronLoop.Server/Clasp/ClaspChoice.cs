@@ -29,7 +29,7 @@ internal static class ClaspChoice
         if (file.Job.ClaspKeptAt is null || file.OtherClasp is not null)
         {
             Storage.Jobs.KeepClasp(work, id, at);
-            Log.Write(work, id, at, file.Job.TakenInBy, Station.Clasp, $"Clasp kept: {band.ClaspName}.");
+            Log.Write(work, id, at, file.Job.TakenInBy, Station.Clasp, LogLine.Of(LogKind.ClaspKept, band.ClaspName));
         }
     }
 
@@ -52,7 +52,7 @@ internal static class ClaspChoice
         var isReserved = Take(work, file, PartsTaken.ForClasp, part, 1) & TakePins(work, file, bench, part.Part);
         Storage.Jobs.KeepClasp(work, id, at);
         Log.Write(work, id, at, file.Job.TakenInBy, Station.Clasp,
-            $"Clasp replaced: {part.Part.Name}, {part.Part.Article}, {(isReserved ? "reserved" : "to be ordered")}.");
+            LogLine.Of(LogKind.ClaspReplaced, part.Part.Name, part.Part.Article, isReserved ? "reserved" : "to be ordered"));
     }
 
     /// <summary>Takes a part for the job; what is not there goes on the list to be ordered, by the figures it was chosen by.</summary>
@@ -88,7 +88,7 @@ internal static class ClaspChoice
                 ["$.consentSignedBy"] = [$"Enter who signed the consent to: {words}."],
             });
         }
-        Consents.Set(work, file.Job.Id, new Consent(band, words, signedBy, at), ConsentTopic.Clasp);
-        Log.Write(work, file.Job.Id, at, file.Job.TakenInBy, Station.Clasp, $"Written consent by {signedBy}: {words}.");
+        Consents.Set(work, file.Job.Id, new Consent(band, words, signedBy, at), file.Job.TakenInBy, ConsentTopic.Clasp);
+        Log.Write(work, file.Job.Id, at, file.Job.TakenInBy, Station.Clasp, LogLine.Of(LogKind.Consented, words).Saying(Wording.SignedBy, signedBy));
     }
 }

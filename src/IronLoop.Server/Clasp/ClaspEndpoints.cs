@@ -175,7 +175,7 @@ internal static class ClaspEndpoints
         OwnParts.Set(work, id, part);
         if (part.IsReused)
             PartsTaken.Leave(work, id, ClaspSheetWire.UseOf(part.Kind));
-        Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Clasp, $"{char.ToUpperInvariant(part.Name[0])}{part.Name[1..]}: {part.Says}");
+        Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Clasp, LogLine.Of(LogKind.OwnPartSeen, part.Name, part.Says));
         var sheet = ClaspSheetWire.Read(work, JobFile.Read(work, id));
         work.Keep();
         return sheet;
@@ -206,7 +206,7 @@ internal static class ClaspEndpoints
             throw RefusedException.NotFound($"There is no part with number {choice.PartId} on the list.");
         var isReserved = ClaspChoice.Take(work, file, ClaspSheetWire.UseOf(choice.Kind), part, own.Pieces);
         Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Clasp,
-            $"Instead of the {own.Name}: {own.Pieces} {part.Part.Name}, {part.Part.Article}, {(isReserved ? "reserved" : "to be ordered")}.");
+            LogLine.Of(LogKind.Instead, own.Name, $"{own.Pieces}", part.Part.Name, part.Part.Article, isReserved ? "reserved" : "to be ordered"));
         var sheet = ClaspSheetWire.Read(work, JobFile.Read(work, id));
         work.Keep();
         return sheet;

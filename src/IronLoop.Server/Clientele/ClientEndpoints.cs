@@ -2,10 +2,12 @@ using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Measuring;
 using IronLoop.Server.Contract;
+using IronLoop.Server.Door;
 using IronLoop.Server.LongRunning;
 using IronLoop.Server.LogBook;
 using IronLoop.Server.Loop;
 using IronLoop.Server.Rack;
+using IronLoop.Server.Safekeeping;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Clientele;
@@ -17,7 +19,7 @@ internal sealed record LifeVisitWire(VisitWire Visit, string Done, string Figure
 internal sealed record WatchLifeWire(long WatchId, string Watch, IReadOnlyList<LifeVisitWire> Visits);
 
 /// <summary>A client with all their visits.</summary>
-internal sealed record ClientLifeWire(long Id, string Name, string Contact, bool Erased, IReadOnlyList<WatchLifeWire> Watches, string KeptAndWhy);
+internal sealed record ClientLifeWire(long Id, string Name, string Contact, ForgottenWire? Forgotten, IReadOnlyList<WatchLifeWire> Watches, string KeptAndWhy);
 
 /// <summary>Everything the shop holds of a client, to be given to them.</summary>
 internal sealed record ClientDataWire(
@@ -25,7 +27,11 @@ internal sealed record ClientDataWire(
 
 /// <summary>What is held of one job.</summary>
 internal sealed record JobDataWire(
-    JobWire Job, string OwnersWords, IReadOnlyList<HeldReadingWire> Readings, IReadOnlyList<string> Condition, IReadOnlyList<string> Photos, IReadOnlyList<SignedWire> Consents, string Note);
+    JobWire Job, IReadOnlyList<SaidWire> Said, IReadOnlyList<StepNote> Notes, IReadOnlyList<HeldReadingWire> Readings, IReadOnlyList<string> Condition, IReadOnlyList<string> Photos,
+    IReadOnlyList<SignedWire> Consents);
+
+/// <summary>Something said freely, with every former wording.</summary>
+internal sealed record SaidWire(Wording Wording, string Words, DateTimeOffset At, string By);
 
 /// <summary>A reading.</summary>
 internal sealed record HeldReadingWire(GaugedFigure Figure, Length Mm);
@@ -39,7 +45,7 @@ internal static class ClientEndpoints
     private const string KeptAndWhy =
         "Kept: name and how to reach you, to tell you that a job is ready; the figures of watch, band and wrist, to fit it again without measuring all of it anew; "
         + "photos and marks of the condition on arrival, since the shop answers for what it is given; signatures, since work that cannot be undone was agreed to. "
-        + "When it is erased, jobs, bands, prices and counts of parts stay, without a name: stock and accounts hang on them. Backups made before are overwritten in their turn.";
+        + "When it is erased, jobs, bands, prices and counts of parts stay, without a name: stock and accounts hang on them. Backups made before are written anew without it.";
 
     public static void MapClients(this IEndpointRouteBuilder routes)
     {
@@ -49,7 +55,9 @@ internal static class ClientEndpoints
             using var work = shop.Look();
             return Read(work, id);
         }).WithName("client").WithSummary("A client with the life of each watch.").ProducesProblem(StatusCodes.Status404NotFound);
-        client.MapGet("/data", Data).WithName("clientData").WithSummary("Everything held of a client, to be given to them.").ProducesProblem(StatusCodes.Status404NotFound);
+        client.MapGet("/data", Data).WithName("clientData").WithSummary("Everything held of a client, to be given to them.").ProducesProblem(StatusCodes.Status404NotFound)
+            .GivesOut(Role.Lead, "all that is held of a client");
+        client.MapGet("/forgotten.pdf", Receipt).ExcludeFromDescription();
         client.MapDelete("", Erase).WithName("eraseClient").WithSummary("Forgets a client; the jobs stay, without a name.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
     }
@@ -58,7 +66,7 @@ internal static class ClientEndpoints
     {
         var client = Clients.Find(work, id) ?? throw RefusedException.NotFound($"There is no client {id}.");
         var visits = VisitWire.Of(work, Visits.OfClient(work, id));
-        return new ClientLifeWire(id, client.Name, client.Contact, client.ErasedAt is not null,
+        return new ClientLifeWire(id, client.Name, client.Contact, Forgettings.Of(work, id) is { } forgotten ? ForgottenWire.Of(forgotten) : null,
             [.. visits.OrderByDescending(v => v.TakenInAt).GroupBy(v => (v.WatchId, v.Watch)).Select(w => new WatchLifeWire(w.Key.WatchId, w.Key.Watch, [.. w.Select(v => Life(work, v))]))],
             KeptAndWhy);
     }
@@ -79,20 +87,29 @@ internal static class ClientEndpoints
         return new ClientDataWire(client, habits.OffCentre, habits.Hot, habits.Cold,
         [
             .. jobs.Select(file => new JobDataWire(
-                JobWire.Of(file, clock.Today()), file.Job.Words,
+                JobWire.Of(file, clock.Today()),
+                [.. Wordings.Of(work, file.Job.Id).Select(s => new SaidWire(s.Wording, s.Words, s.At, s.By))], StepNotes.Of(work, file.Job.Id),
                 [.. Gaugings.ReadingsOf(work, file.Job.Id).Where(r => r.JobId == file.Job.Id).Select(r => new HeldReadingWire(r.Figure, r.Length))],
                 file.BenchFile.Condition,
                 [.. TakeIns.PhotosOf(work, file.Job.Id).Select(p => $"/api/photos/{p.Id}")],
                 [.. ((Consent?[])[Consents.Of(work, file.Job.Id), Consents.Of(work, file.Job.Id, ConsentTopic.Clasp)]).OfType<Consent>()
-                    .Select(c => new SignedWire(c.Work, c.SignedBy, c.SignedAt, c.OnPaper, c.Signature))],
-                HandOvers.Of(work, file.Job.Id).Note)),
+                    .Select(c => new SignedWire(c.Work, c.SignedBy, c.SignedAt, c.OnPaper, c.Signature))])),
         ]);
     }
 
-    private static ClientLifeWire Erase(long id, ShopFile shop, TimeProvider clock)
+    private static IResult Receipt(long id, ShopFile shop, string paper = "a4")
+    {
+        var refusals = new Refusals();
+        var size = refusals.Choice<Paper.PaperSize>("$.paper", paper) ?? Paper.PaperSize.A4;
+        refusals.ThrowIfAny();
+        using var work = shop.Look();
+        var forgotten = Forgettings.Of(work, id) ?? throw RefusedException.NotFound($"No client {id} was forgotten.");
+        return Results.File(Paper.ForgottenReceipt.Draw(id, ForgottenWire.Of(forgotten), size), "application/pdf", $"forgotten-{id}.pdf");
+    }
+
+    private static ClientLifeWire Erase(long id, ShopFile shop, TimeProvider clock, BackupRunner backups)
     {
         IReadOnlyList<long> photos;
-        ClientLifeWire wire;
         using (var work = shop.Begin())
         {
             var client = Clients.Find(work, id) ?? throw RefusedException.NotFound($"There is no client {id}.");
@@ -100,15 +117,16 @@ internal static class ClientEndpoints
                 throw RefusedException.Conflict("This client is forgotten already.");
             if (Visits.OfClient(work, id).FirstOrDefault(v => v.ClosedAt is null) is { } open)
                 throw RefusedException.Conflict($"Job {open.JobId} of {client.Name} is still open; hand it over first.");
-            photos = Erasure.Erase(work, id, clock.GetUtcNow());
-            wire = Read(work, id);
+            photos = Erasure.Erase(work, id, clock.GetUtcNow(), Hand.AtWork?.By ?? "");
             work.Keep();
         }
-        shop.Settle();
         LongWorkEndpoints.DropArchive(shop);
         // The pictures go once nothing names them any more.
         foreach (var photo in photos)
             PhotoFolder.Beside(shop).Drop(photo);
-        return wire;
+        backups.Forget();
+        shop.Settle();
+        using var look = shop.Look();
+        return Read(look, id);
     }
 }

@@ -47,6 +47,12 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
         PlanTooLargeException tooLarge => Make(StatusCodes.Status422UnprocessableEntity, tooLarge.Message,
             new Dictionary<string, string[]> { ["$.bracelet"] = [tooLarge.Message] }),
         StaleException stale => Stale(stale),
+        _ => OfStorage(exception) ?? Make(StatusCodes.Status500InternalServerError, "Something went wrong here; nothing of this request was stored.", null),
+    };
+
+    /// <summary>What is wrong with the disk or the shop's file; null where it is something else.</summary>
+    public static ProblemDetails? OfStorage(Exception exception) => exception switch
+    {
         SqliteException { SqliteErrorCode: SqliteFull } or IOException { HResult: NoSpaceLeft } => Make(StatusCodes.Status507InsufficientStorage,
             "The disk is full; nothing of this was stored, and what was stored before is whole. Make room, then try again.", null),
         SqliteException { SqliteErrorCode: SqliteReadOnly or SqliteCannotOpen } or UnauthorizedAccessException or IOException { HResult: ReadOnlyFiles } => Make(StatusCodes.Status503ServiceUnavailable,
@@ -57,7 +63,7 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
             "The disk of the shop’s folder does not read or write; nothing of this was stored. See to the disk, then try again.", null),
         SqliteException { SqliteErrorCode: SqliteBusy or SqliteLocked } => Make(StatusCodes.Status503ServiceUnavailable,
             "The shop’s file is being written by another program; nothing was stored. Try again in a moment.", null),
-        _ => Make(StatusCodes.Status500InternalServerError, "Something went wrong here; nothing of this request was stored.", null),
+        _ => null,
     };
 
     private static ProblemDetails Stale(StaleException stale)

@@ -26,7 +26,7 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
         var at = clock.GetUtcNow().AddDays(-daysAgo).AddMinutes(-37);
         var owner = Clients.FindOrAdd(work, client, contact);
         var id = Storage.Jobs.Add(work, owner, Watches.FindOrAdd(work, owner, watch), request, words, clock.Today().AddDays(promisedIn), null, at, by);
-        Log.Write(work, id, at, by, Station.TakeIn, $"Taken in: {Server.TakeIn.RequestWords.Of(request)}. {words}");
+        Log.Write(work, id, at, by, Station.TakeIn, LogLine.Of(LogKind.TakenIn, request.ToString()).Saying(Wording.Words, words));
         return id;
     }
 
@@ -43,7 +43,7 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
     }
 
     public void Refers(long job, params OutsideCraft[] reasons) =>
-        TakeIns.Refer(work, job, reasons, Referral.Note(reasons), clock.GetUtcNow());
+        TakeIns.Refer(work, job, reasons, Referral.Note(reasons), clock.GetUtcNow(), clock.GetUtcNow(), Storage.Jobs.Find(work, job)!.TakenInBy);
 
     public void Gauge(long job, Figures figures)
     {
@@ -119,7 +119,7 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
     {
         var file = JobFile.Read(work, job);
         foreach (var topic in BenchEndpoints.TopicsOf(file))
-            Consents.Set(work, job, new Consent(file.Stock!.Id, file.Lasting, by, file.Job.TakenInAt) { OnPaper = true }, topic);
+            Consents.Set(work, job, new Consent(file.Stock!.Id, file.Lasting, by, file.Job.TakenInAt) { OnPaper = true }, file.Job.TakenInBy, topic);
     }
 
     public void ToTheBench(long job, string article)

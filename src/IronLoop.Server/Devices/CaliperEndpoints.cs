@@ -1,4 +1,5 @@
 using System.Net.ServerSentEvents;
+using IronLoop.Server.Door;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Devices;
@@ -19,7 +20,7 @@ internal static class CaliperEndpoints
             return Wire(CaliperSource.Find(work), feed, switches);
         }).WithName("caliper").WithSummary("The caliper’s line as settled, and how it stands.");
         caliper.MapPut("", Settle).WithName("settleCaliper").WithSummary("Settles where the caliper’s lines come from.").ProducesValidationProblem();
-        caliper.MapGet("/stream", (CaliperFeed feed, IHostApplicationLifetime life, CancellationToken gone) => TypedResults.ServerSentEvents(Stream(feed, life, gone)))
+        caliper.MapGet("/stream", (CaliperFeed feed, OpenLine line, HttpContext context) => TypedResults.ServerSentEvents(Stream(feed, line.Until(context))))
             .WithName("caliperStream").WithSummary("Readings as they come, as server-sent events.").ExcludeFromDescription();
     }
 
@@ -34,13 +35,13 @@ internal static class CaliperEndpoints
         return Wire(source, feed, switches);
     }
 
-    private static async IAsyncEnumerable<SseItem<CaliperWord>> Stream(
-        CaliperFeed feed, IHostApplicationLifetime life, [System.Runtime.CompilerServices.EnumeratorCancellation] CancellationToken gone)
+    private static async IAsyncEnumerable<SseItem<CaliperWord>> Stream(CaliperFeed feed, CancellationTokenSource until)
     {
-        // An open stream would hold up the server's own stop.
-        using var until = CancellationTokenSource.CreateLinkedTokenSource(gone, life.ApplicationStopping);
-        await foreach (var word in feed.Listen(until.Token))
-            yield return new SseItem<CaliperWord>(word);
+        using (until)
+        {
+            await foreach (var word in feed.Listen(until.Token))
+                yield return new SseItem<CaliperWord>(word);
+        }
     }
 
     private static CaliperWire Wire(CaliperSource source, CaliperFeed feed, Switches switches) =>

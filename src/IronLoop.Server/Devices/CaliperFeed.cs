@@ -67,13 +67,29 @@ internal sealed class CaliperFeed
         }
         try
         {
-            await foreach (var word in listener.Reader.ReadAllAsync(gone))
-                yield return word;
+            while (await Came(listener.Reader, gone))
+            {
+                while (listener.Reader.TryRead(out var word))
+                    yield return word;
+            }
         }
         finally
         {
             lock (_lock)
                 _listeners.Remove(listener);
+        }
+    }
+
+    /// <summary>Waits for the next; a listener that goes ends the waiting, and is no fault.</summary>
+    private static async Task<bool> Came(ChannelReader<CaliperWord> reader, CancellationToken gone)
+    {
+        try
+        {
+            return await reader.WaitToReadAsync(gone);
+        }
+        catch (OperationCanceledException)
+        {
+            return false;
         }
     }
 }

@@ -1,6 +1,7 @@
 using System.Security.Claims;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Live;
+using IronLoop.Server.Safekeeping;
 using IronLoop.Storage;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Authentication;
@@ -14,7 +15,8 @@ namespace IronLoop.Server.Door;
 /// <param name="Initials">Who is signed in; null when nobody is.</param>
 /// <param name="Role">What they may do.</param>
 /// <param name="Token">What every change carries in its header X-Iron-Loop-Token, as a sign that it comes from a page of ours.</param>
-internal sealed record DoorWire(bool IsOpen, bool IsFirst, string? Initials, Role? Role, string Token);
+/// <param name="Notice">What whoever works here has to know about the shop's file since the program started; null when it is in order.</param>
+internal sealed record DoorWire(bool IsOpen, bool IsFirst, string? Initials, Role? Role, string Token, string? Notice);
 
 /// <summary>Who signs in, and with what.</summary>
 internal sealed record SignInWire(string Initials, string Passphrase);
@@ -55,8 +57,10 @@ internal static class DoorEndpoints
         if (fitter is null)
             context.User = new ClaimsPrincipal(new ClaimsIdentity());
         var token = antiforgery.GetAndStoreTokens(context).RequestToken!;
-        return new DoorWire(doorway.IsOpen, !doorway.IsOpen && !Fitters.Any(work), fitter?.Initials, fitter?.Role, token);
+        return new DoorWire(doorway.IsOpen, !doorway.IsOpen && !Fitters.Any(work), fitter?.Initials, fitter?.Role, token, doorway.IsOpen || fitter is not null ? Notice(context) : null);
     }
+
+    private static string? Notice(HttpContext context) => context.RequestServices.GetService<ShopHeld>() is { LostAhead: true } ? ShopHeld.Lost : null;
 
     private static async Task<DoorWire> First(SignInWire first, HttpContext context, ShopFile shop, Doorway doorway, IAntiforgery antiforgery, TimeProvider clock, Knocks knocks)
     {

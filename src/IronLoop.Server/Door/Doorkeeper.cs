@@ -12,6 +12,9 @@ namespace IronLoop.Server.Door;
 /// </summary>
 internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes changes, Metrics metrics, TimeProvider clock)
 {
+    // When a session is noted again, after it could not be.
+    private long _notBefore;
+
     /// <summary>The claim that holds a session's key.</summary>
     public const string Key = "session";
 
@@ -32,9 +35,9 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
             await next(context);
             return;
         }
-        if (endpoint.Metadata.GetMetadata<NeedsKeyFromElsewhere>() is not null)
+        if (endpoint.Metadata.GetMetadata<NeedsKeyFromElsewhere>() is { } needsKey)
         {
-            AskForAKey(context, shop);
+            AskForAKey(context, shop, needsKey.EvenHere);
             await next(context);
             return;
         }
@@ -44,6 +47,8 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
         if (isChange && !await antiforgery.IsRequestValidAsync(context))
             throw new RefusedException(StatusCodes.Status400BadRequest, "This page is older than your sign-in, or is none of ours; nothing was stored. Reload it.", new Dictionary<string, string[]>());
         var sheet = Versions.SheetOf(context);
+        if (session is not null && endpoint.Metadata.GetMetadata<GivesOut>() is { } given)
+            NoteGivenOut(shop, session, given);
         if (!isChange)
         {
             // Read before the list itself: a version is never newer than what is shown with it.
@@ -79,18 +84,23 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
     }
 
     /// <summary>From another machine figures are worked out for those who are signed in, and for programs with a key of the shop.</summary>
-    private void AskForAKey(HttpContext context, ShopFile shop)
+    private void AskForAKey(HttpContext context, ShopFile shop, bool evenHere)
     {
-        if (context.Connection.RemoteIpAddress is not { } from || System.Net.IPAddress.IsLoopback(from) || SessionOf(context, shop) is not null)
+        if ((context.IsFromHere() && (!evenHere || doorway.IsOpen)) || SessionOf(context, shop) is not null)
             return;
-        if (context.Request.Headers[ShopKey] is [{ Length: > 0 and <= 200 } key])
+        if (KeyOf(context) is { Length: > 0 and <= 200 } key)
         {
             using var work = shop.Look();
             if (ShopKeys.Holds(work, key))
                 return;
         }
-        throw new RefusedException(StatusCodes.Status401Unauthorized, $"From another machine this needs a sign-in, or a key of the shop in {ShopKey}; a lead makes one at House, Hands.", new Dictionary<string, string[]>());
+        throw new RefusedException(StatusCodes.Status401Unauthorized, $"{(evenHere ? "This" : "From another machine this")} needs a sign-in, or a key of the shop in {ShopKey}; a lead makes one at House, Hands.", new Dictionary<string, string[]>());
     }
+
+    /// <summary>The key a program gives: in the header of ours, or as a bearer, as those who watch over programs do.</summary>
+    private static string? KeyOf(HttpContext context) =>
+        context.Request.Headers[ShopKey] is [{ } own] ? own
+        : context.Request.Headers.Authorization is [{ } given] && given.StartsWith("Bearer ", StringComparison.OrdinalIgnoreCase) ? given[7..].Trim() : null;
 
     /// <summary>The session of a request, while it lasts.</summary>
     public Session? SessionOf(HttpContext context, ShopFile shop)
@@ -101,12 +111,10 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
         Session? session;
         using (var look = shop.Look())
             session = Sessions.Find(look, key, now);
-        if (session is not null && Sessions.IsToBeNoted(session, now))
-        {
-            using var work = shop.Begin();
-            Sessions.Note(work, session.Digest, now);
-            work.Keep();
-        }
+        // That somebody was heard of is noted where it can be; whoever is here goes on reading also where it cannot.
+        if (session is not null && Sessions.IsToBeNoted(session, now) && now.UtcTicks >= Interlocked.Read(ref _notBefore)
+            && !shop.TryLightly(work => Sessions.Note(work, session.Digest, now)))
+            Interlocked.Exchange(ref _notBefore, now.AddMinutes(1).UtcTicks);
         // A cookie of a session that is over is nobody's; else its owner could not sign in again.
         if (session is null)
             context.User = new ClaimsPrincipal(new ClaimsIdentity());
@@ -120,13 +128,23 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
             return null;
         var session = SessionOf(context, shop)
             ?? throw new RefusedException(StatusCodes.Status401Unauthorized, "Sign in first; a session ends after twelve silent hours.", new Dictionary<string, string[]>());
-        var needed = endpoint.Metadata.GetMetadata<Needs>()?.Role ?? Role.Counter;
-        if (isChange && session.Fitter.Role < needed)
+        var given = endpoint.Metadata.GetMetadata<GivesOut>();
+        var needed = given?.Role ?? (isChange ? endpoint.Metadata.GetMetadata<Needs>()?.Role : null) ?? Role.Counter;
+        if (session.Fitter.Role < needed)
         {
             throw new RefusedException(StatusCodes.Status403Forbidden,
-                $"This needs a {RoleWords.Of(needed)}; {session.Fitter.Initials} is signed in as {RoleWords.Of(session.Fitter.Role)}. Nothing was changed.", new Dictionary<string, string[]>());
+                $"This needs a {RoleWords.Of(needed)}; {session.Fitter.Initials} is signed in as {RoleWords.Of(session.Fitter.Role)}. {(isChange ? "Nothing was changed." : "Nothing is given out.")}", new Dictionary<string, string[]>());
         }
         return session;
+    }
+
+    /// <summary>What leaves the shop as a file is noted first; where that cannot be written, nothing leaves.</summary>
+    private void NoteGivenOut(ShopFile shop, Session session, GivesOut given)
+    {
+        Hand.AtWork = new Hand(session.Fitter.Initials, null, clock.GetUtcNow(), $"Took out {given.What}.");
+        using var work = shop.Begin();
+        work.Keep();
+        Hand.AtWork = null;
     }
 
     // What a call is said to do where the contract lists it says what was done with it.

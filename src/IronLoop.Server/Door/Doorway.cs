@@ -12,11 +12,11 @@ internal sealed class Doorway(bool isOpen)
     /// <summary>Refuses to serve other machines while that would not be safe; null when it may be.</summary>
     public static string? WhyNotBeyond(Switches switches, ShopFile shop)
     {
-        if (switches.Listen is null)
+        if (!switches.IsSecure)
             return null;
         using var work = shop.Look();
         return Fitters.All(work).Any(f => f is { Role: Role.Lead, GoneAt: null })
             ? null
-            : "Nobody is entered here yet, so whoever came first could take the shop. Start it without --listen, enter the first lead at this machine, then listen to others.";
+            : "Nobody is entered here yet, so whoever came first could take the shop. Start it without --listen and --behind, enter the first lead at this machine, then let others reach it.";
     }
 }

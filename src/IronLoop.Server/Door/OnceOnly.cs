@@ -107,11 +107,12 @@ internal sealed class OnceOnly(RequestDelegate next, TimeProvider clock)
         var request = context.Request;
         using var digest = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
         digest.AppendData(Encoding.UTF8.GetBytes($"{hand.By}\n{request.Method}\n{request.Path}{request.QueryString}\n"));
-        if (request.ContentLength is > 0 and <= MostDigested)
+        var allowed = context.GetEndpoint()?.Metadata.GetMetadata<Microsoft.AspNetCore.Http.Metadata.IRequestSizeLimitMetadata>();
+        // A body that comes in pieces says no length beforehand.
+        if (request.ContentLength is > 0 and <= MostDigested || (request.ContentLength is null && (allowed?.MaxRequestBodySize ?? 0) <= MostDigested))
         {
             // The body is read before the call says how much it takes: what is told here is what this call is.
-            if (context.Features.Get<Microsoft.AspNetCore.Http.Features.IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } most
-                && context.GetEndpoint()?.Metadata.GetMetadata<Microsoft.AspNetCore.Http.Metadata.IRequestSizeLimitMetadata>() is { } allowed)
+            if (allowed is not null && context.Features.Get<Microsoft.AspNetCore.Http.Features.IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } most)
                 most.MaxRequestBodySize = allowed.MaxRequestBodySize;
             request.EnableBuffering();
             var some = new byte[64 * 1024];

@@ -33,7 +33,7 @@ internal static class OwnBraceletBand
         if (GaugeSheet.KeepsBand(file.Job.Request) && file.Stock is null)
         {
             Storage.Jobs.ChooseBand(work, id, added);
-            Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Gauge, $"The owner’s own bracelet was gauged, {article}: {Words(band)}.");
+            Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Gauge, LogLine.Of(LogKind.OwnGauged, article, Words(band)));
         }
     }
 

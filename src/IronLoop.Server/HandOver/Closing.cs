@@ -1,3 +1,4 @@
+using System.Globalization;
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.HandOver;
@@ -48,9 +49,10 @@ internal static class Closing
         HandOvers.Close(work, id, at, how with { LeftBandId = Left(work, file) });
         var held = bag.Count == 0 ? "Nothing for the bag." : $"In the bag: {BagWords.Said(bag)}.";
         var back = how.GoesBack switch { HowItGoesBack.Posted => "Posted.", HowItGoesBack.Collected => "Collected.", _ => "" };
-        var observed = how.ObserveOn is { } day ? $"To be asked after on {day:d MMMM yyyy}{(how.ObserveFor.Length > 0 ? $": {how.ObserveFor}" : "")}." : "";
-        Log.Write(work, id, at, how.By, Station.HandOver, string.Join(' ', ((string[])
-            ["Handed over.", WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures, held, back, observed, how.Note]).Where(w => w.Length > 0)));
+        var asked = how.ObserveOn is { } day ? day.ToString("d MMMM yyyy", CultureInfo.InvariantCulture) : "";
+        Log.Write(work, id, at, how.By, Station.HandOver,
+            LogLine.Of(LogKind.HandedOver, WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures, held, back, asked)
+                .Saying(Wording.ObserveFor, asked.Length > 0 ? how.ObserveFor : "").Saying(Wording.CloseNote, how.Note));
     }
 
     /// <summary>The band as it left, which is the owner's from now on.</summary>

@@ -177,7 +177,7 @@ internal static class HandOverEndpoints
             Storage.Jobs.ChooseBand(work, job, left, before.Way);
             Storage.Jobs.KeepClasp(work, job, now);
         }
-        Log.Write(work, job, now, by, Station.TakeIn, $"Taken in again after tag {id}: {TakeIn.RequestWords.Of(request)}. {words}".TrimEnd());
+        Log.Write(work, job, now, by, Station.TakeIn, LogLine.Of(LogKind.CameBack, $"{id}", request.ToString()).Saying(Wording.Words, words));
         var wire = JobWire.Of(JobFile.Read(work, job), today);
         work.Keep();
         return Results.Created($"/api/jobs/{job}", wire);
@@ -208,7 +208,7 @@ internal static class HandOverEndpoints
         refusals.ThrowIfAny("This cannot be noted like this.");
         var now = clock.GetUtcNow();
         HandOvers.Observed(work, id, now);
-        Log.Write(work, id, now, by, Station.HandOver, $"Asked after: {said}");
+        Log.Write(work, id, now, by, Station.HandOver, LogLine.Of(LogKind.AskedAfter).Saying(Wording.Heard, said));
         var sheet = SheetOf(work, file);
         work.Keep();
         return sheet;

@@ -18,7 +18,7 @@ internal sealed class Changes
 
     private readonly ConcurrentDictionary<Channel<ChangeWire>, bool> _screens = new();
 
-    public int Listening => _screens.Count;
+    public int Listening => _screens.Count(s => s.Value);
 
     public void Tell(ChangeWire change)
     {
@@ -27,10 +27,11 @@ internal sealed class Changes
     }
 
     /// <summary>A screen begins to listen.</summary>
-    public Channel<ChangeWire> Come()
+    /// <param name="listens">Whether it is a screen, and not who watches over one.</param>
+    public Channel<ChangeWire> Come(bool listens = true)
     {
         var screen = Channel.CreateBounded<ChangeWire>(new BoundedChannelOptions(Waiting) { FullMode = BoundedChannelFullMode.DropOldest });
-        _screens[screen] = true;
+        _screens[screen] = listens;
         return screen;
     }
 

@@ -1,51 +1,44 @@
-using System.Diagnostics.Metrics;
-using System.Net;
-using OpenTelemetry.Metrics;
+using IronLoop.Server.Door;
+using Prometheus;
 
 namespace IronLoop.Server.Live;
 
 /// <summary>
-/// What is counted for whoever watches over the program: calls and their times, memory, and the shop's own counts, by OpenTelemetry's
-/// names, for this machine only.
+/// What is counted for whoever watches over the program: calls and their times, memory, and the shop's own counts. In the demo at this
+/// machine for everybody; else for who is signed in, and for programs with a key of the shop.
 /// </summary>
-internal sealed class Metrics : IDisposable
+internal sealed class Metrics
 {
-    private const string Name = "IronLoop";
+    private readonly CollectorRegistry _registry = Prometheus.Metrics.NewCustomRegistry();
+    private readonly Counter _changes;
+    private readonly Counter _stale;
+    private readonly Counter _refused;
 
-    private readonly Meter _meter;
-    private readonly Counter<long> _changes;
-    private readonly Counter<long> _stale;
-    private readonly Counter<long> _refused;
-
-    public Metrics(IMeterFactory meters, Changes changes)
+    public Metrics(Changes changes)
     {
-        _meter = meters.Create(Name);
-        _changes = _meter.CreateCounter<long>("iron_loop.changes", "{change}", "Changes that were stored.");
-        _stale = _meter.CreateCounter<long>("iron_loop.changes.stale", "{change}", "Changes refused since the job was changed on another screen.");
-        _refused = _meter.CreateCounter<long>("iron_loop.door.refused", "{try}", "Sign-ins refused.");
-        _meter.CreateObservableGauge("iron_loop.screens", () => changes.Listening, "{screen}", "Screens that listen.");
+        var counts = Prometheus.Metrics.WithCustomRegistry(_registry);
+        DotNetStats.Register(_registry);
+        _changes = counts.CreateCounter("iron_loop_changes_total", "Changes that were stored.");
+        _stale = counts.CreateCounter("iron_loop_changes_stale_total", "Changes refused since the job was changed on another screen.");
+        _refused = counts.CreateCounter("iron_loop_door_refused_total", "Sign-ins refused.");
+        var screens = counts.CreateGauge("iron_loop_screens", "Screens that listen.");
+        _registry.AddBeforeCollectCallback(() => screens.Set(changes.Listening));
     }
 
-    public void Changed() => _changes.Add(1);
+    public void Changed() => _changes.Inc();
 
-    public void Stale() => _stale.Add(1);
+    public void Stale() => _stale.Inc();
 
-    public void Refused() => _refused.Add(1);
+    public void Refused() => _refused.Inc();
 
-    public void Dispose() => _meter.Dispose();
-
-    /// <summary>Counts what the host counts, and the shop's own.</summary>
-    public static void Add(IServiceCollection services)
+    /// <summary>Counts each call and its time.</summary>
+    public void Count(IApplicationBuilder app) => app.UseHttpMetrics(calls =>
     {
-        services.AddSingleton<Metrics>();
-        services.AddOpenTelemetry().WithMetrics(metrics => metrics
-            .AddMeter(Name, "Microsoft.AspNetCore.Hosting", "Microsoft.AspNetCore.Server.Kestrel", "System.Runtime")
-            .AddPrometheusExporter());
-    }
+        (calls.InProgress.Registry, calls.RequestCount.Registry, calls.RequestDuration.Registry) = (_registry, _registry, _registry);
+        calls.ReduceStatusCodeCardinality();
+    });
 
-    /// <summary>Whether a call asks for the counts from this machine itself, not passed on for another.</summary>
-    public static bool IsAsked(HttpContext context) =>
-        context.Request.Path.Equals("/api/metrics", StringComparison.Ordinal)
-        && (context.Connection.RemoteIpAddress is null || IPAddress.IsLoopback(context.Connection.RemoteIpAddress))
-        && !context.Request.Headers.ContainsKey("X-Forwarded-For") && !context.Request.Headers.ContainsKey("Forwarded");
+    /// <summary>Tells the counts.</summary>
+    public void Map(IEndpointRouteBuilder routes) =>
+        routes.MapMetrics("/api/metrics", _registry).WithMetadata(new NeedsKeyFromElsewhere(EvenHere: true)).ExcludeFromDescription();
 }

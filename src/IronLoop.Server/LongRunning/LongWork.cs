@@ -20,7 +20,7 @@ internal enum LongWorkState
 /// <param name="Kind">What it is: archive, restore, reindex.</param>
 /// <param name="Done">How much is done.</param>
 /// <param name="Total">Of how much; nought while that is not known.</param>
-internal sealed record LongWorkWire(string Id, string Kind, LongWorkState State, long Done, long Total, string Says, string? File);
+internal sealed record LongWorkWire(string Id, string Kind, LongWorkState State, long Done, long Total, string Says);
 
 /// <summary>A piece of work that takes long enough to be watched and cancelled.</summary>
 internal sealed class LongWork(string id, string kind)
@@ -41,7 +41,17 @@ internal sealed class LongWork(string id, string kind)
         get
         {
             lock (_lock)
-                return new LongWorkWire(Id, Kind, _state, _far.Done, _far.Total, _says, _file);
+                return new LongWorkWire(Id, Kind, _state, _far.Done, _far.Total, _says);
+        }
+    }
+
+    /// <summary>The file it made, once it is done; null where it made none. Where it lies is nobody's business outside.</summary>
+    public string? File
+    {
+        get
+        {
+            lock (_lock)
+                return _state == LongWorkState.Done ? _file : null;
         }
     }
 

@@ -1,4 +1,5 @@
 using IronLoop.Server.Contract;
+using IronLoop.Server.Door;
 using IronLoop.Server.Safekeeping;
 using IronLoop.Storage;
 using IronLoop.Storage.Archive;
@@ -20,7 +21,7 @@ internal static class LongWorkEndpoints
             all.Find(id).Cancel();
             return all.Find(id).Wire;
         }).WithName("cancelLongWork").WithSummary("Cancels it; nothing of it is kept.").ProducesProblem(StatusCodes.Status404NotFound);
-        works.MapGet("/{id}/file", File).ExcludeFromDescription();
+        works.MapGet("/{id}/file", File).ExcludeFromDescription().GivesOut(Role.Lead, "the whole shop as an archive");
         routes.MapPost("/api/archive", Write).WithName("writeArchive").WithTags("archive").WithSummary("Writes the whole shop into one file.")
             .ProducesProblem(StatusCodes.Status409Conflict);
         routes.MapPost("/api/archive/restore", Restore).WithName("restoreArchive").WithTags("archive").WithSummary("Takes an archive, sent as it is, into an empty shop.")
@@ -49,8 +50,7 @@ internal static class LongWorkEndpoints
 
     private static IResult File(string id, LongWorks all, TimeProvider clock)
     {
-        var wire = all.Find(id).Wire;
-        return wire is { State: LongWorkState.Done, File: { } path } && System.IO.File.Exists(path)
+        return all.Find(id).File is { } path && System.IO.File.Exists(path)
             ? Results.File(path, "application/json", $"iron-loop-{clock.GetLocalNow():yyyy-MM-dd}.json")
             : throw RefusedException.NotFound("There is no such file.");
     }
@@ -90,6 +90,16 @@ internal static class LongWorkEndpoints
         piece.Keep();
         return ($"{work.Wire.Total} jobs are in the index.", null);
     }).Wire;
+
+    /// <summary>Takes away what lies there of works that were broken off: archives half sent, half written, or not saved any more.</summary>
+    internal static void Sweep(string folder)
+    {
+        foreach (var left in (string[])["archive", "incoming", "going-back"])
+        {
+            if (Directory.Exists(Path.Combine(folder, left)))
+                Directory.Delete(Path.Combine(folder, left), recursive: true);
+        }
+    }
 
     /// <summary>Takes away the archive that was written last and lies there to be saved.</summary>
     internal static void DropArchive(ShopFile shop) => System.IO.File.Delete(ArchiveOf(shop));

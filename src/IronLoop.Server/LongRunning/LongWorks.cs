@@ -1,12 +1,13 @@
 using System.Collections.Concurrent;
 using IronLoop.Server.Contract;
+using IronLoop.Storage;
 using IronLoop.Storage.Archive;
 using Microsoft.Data.Sqlite;
 
 namespace IronLoop.Server.LongRunning;
 
 /// <summary>The long pieces of work of this start of the program; one of a kind at a time.</summary>
-internal sealed class LongWorks(BackgroundWork background, ILogger<LongWorks> log)
+internal sealed class LongWorks(BackgroundWork background, ShopFile shop, ILogger<LongWorks> log)
 {
     private readonly Lock _beginning = new();
     private const int Remembered = 50;
@@ -56,7 +57,9 @@ internal sealed class LongWorks(BackgroundWork background, ILogger<LongWorks> lo
         catch (Exception failed) when (failed is IOException or SqliteException or UnauthorizedAccessException)
         {
             log.LogError(failed, "Long work {Kind} failed", work.Kind);
-            work.End(LongWorkState.Refused, $"{failed.Message} Nothing was changed.");
+            // What the machine says names its folders; that is for the log alone.
+            var says = Problems.OfStorage(failed)?.Title ?? failed.Message.Replace(Path.GetDirectoryName(shop.Path) + "/", "", StringComparison.Ordinal);
+            work.End(LongWorkState.Refused, $"{says} Nothing was changed.");
         }
         catch (Exception failed)
         {

@@ -235,7 +235,7 @@ internal static class MatchEndpoints
             Plans.Drop(work, id);
             if (stock.Id != file.Stock?.Id)
                 MarkedLinks.Forget(work, id);
-            Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Match, $"Band chosen: {stock.Name}, {stock.Article}.");
+            Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Match, LogLine.Of(LogKind.BandChosen, stock.Name, stock.Article));
             JobFile.Read(work, id).MustBeTheSameBench(file);
         }
         var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
@@ -257,8 +257,8 @@ internal static class MatchEndpoints
                 ["$.consentSignedBy"] = [$"Enter who signed the consent to: {words}."],
             });
         }
-        Consents.Set(work, file.Job.Id, new Consent(stock.Id, words, signedBy, at));
-        Log.Write(work, file.Job.Id, at, file.Job.TakenInBy, Station.Match, $"Written consent by {signedBy}: {words}.");
+        Consents.Set(work, file.Job.Id, new Consent(stock.Id, words, signedBy, at), file.Job.TakenInBy);
+        Log.Write(work, file.Job.Id, at, file.Job.TakenInBy, Station.Match, LogLine.Of(LogKind.Consented, words).Saying(Wording.SignedBy, signedBy));
     }
 
     /// <summary>A band judged, with all that the screen shows of it.</summary>

@@ -1,7 +1,9 @@
 using System.Globalization;
 using System.Text;
 using CsvHelper;
+using IronLoop.Core.Jobs;
 using IronLoop.Server.Contract;
+using IronLoop.Server.Door;
 using IronLoop.Server.Rack;
 using IronLoop.Storage;
 
@@ -20,30 +22,30 @@ internal static class OpenFileEndpoints
                 var articles = Bands.ArticlesById(work);
                 return Storage.Jobs.Each(work).Select(job => (string[])
                 [
-                    Whole(job.Id), job.Client.Name, job.Client.Contact, job.WatchName, TakeIn.RequestWords.Of(job.Request), job.Words, Day(job.Promised), At(job.TakenInAt), job.TakenInBy,
+                    Whole(job.Id), job.Client.Name, job.Client.Contact, job.WatchName, RequestWords.Of(job.Request), job.Words, Day(job.Promised), At(job.TakenInAt), job.TakenInBy,
                     job.BandId is { } band ? articles.GetValueOrDefault(band, "") : "", job.PriceCents is { } cents ? Paper.JobSheet.Money(cents) : "", At(job.ReferredAt), At(job.ClosedAt),
                 ]);
-            }));
+            })).GivesOut(Role.Lead, "all jobs as CSV");
         open.MapGet("/log.csv", (ShopFile shop) => Csv(shop, "log.csv", ["tag", "at", "by", "station", "words"],
-            work => Log.Each(work).Select(e => (string[])[Whole(e.JobId), At(e.At), e.By, Paper.JobSheet.Spaced(e.Station.ToString()), e.Words])));
+            work => Log.Each(work).Select(e => (string[])[Whole(e.JobId), At(e.At), e.By, Paper.JobSheet.Spaced(e.Station.ToString()), e.Words]))).GivesOut(Role.Lead, "the log as CSV");
         open.MapGet("/parts.csv", (ShopFile shop) => Csv(shop, "parts.csv",
             ["article", "name", "kind", "place", "on hand", "free", "price", "supplier", "supplier's article", "measured"],
             work => Parts.All(work, null).Select(p => (string[])
             [
                 p.Part.Article, p.Part.Name, Paper.JobSheet.Spaced(p.Part.Kind.ToString()), p.Place, Whole(p.Count.OnHand), Whole(p.Count.Free),
                 Paper.JobSheet.Money(p.Part.PriceCents), p.Part.Supplier, p.Part.SupplierArticle, p.Part.Measured,
-            ])));
+            ]))).GivesOut(Role.Fitter, "the parts as CSV");
         open.MapGet("/days.ics", (ShopFile shop, TimeProvider clock) =>
         {
             using var work = shop.Look();
             return Results.File(Encoding.UTF8.GetBytes(DateBook.Of(work, clock.Today())), "text/calendar; charset=utf-8", "days.ics");
-        });
+        }).GivesOut(Role.Fitter, "the promised days as a calendar");
         open.MapGet("/clients/{id:long}.vcf", (long id, ShopFile shop) =>
         {
             using var work = shop.Look();
             var client = Clients.Find(work, id) ?? throw RefusedException.NotFound($"There is no client {id}.");
             return Results.File(Encoding.UTF8.GetBytes(VCard.Of(client)), "text/vcard; charset=utf-8", $"client-{id}.vcf");
-        });
+        }).GivesOut(Role.Fitter, "a client as vCard");
     }
 
     // Written line by line: a log of many years does not have to go into memory as one text. A cell that a spreadsheet would take

@@ -101,7 +101,7 @@ internal sealed class OrderDesk(ShopFile shop, SupplierCalls suppliers, TimeProv
             foreach (var job in PartsTaken.GiveToWaiting(work, line.Part.Id, now))
             {
                 woken.Add(job);
-                Log.Write(work, job, now, by, Station.Clasp, $"Came in: {line.Part.Part.Name}, {line.Part.Part.Article}.");
+                Log.Write(work, job, now, by, Station.Clasp, LogLine.Of(LogKind.CameIn, line.Part.Part.Name, line.Part.Part.Article));
             }
         }
         var after = Orders.Find(work, order.Id)!;

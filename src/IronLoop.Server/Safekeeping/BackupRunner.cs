@@ -2,7 +2,7 @@ using IronLoop.Storage;
 
 namespace IronLoop.Server.Safekeeping;
 
-/// <summary>Makes a backup when the last is a day old, and thins the old ones out.</summary>
+/// <summary>Makes a backup when the last is a day old, thins the old ones out, and takes out of them who was forgotten.</summary>
 internal sealed class BackupRunner(ShopFile shop, TimeProvider clock, ILogger<BackupRunner> log) : BackgroundService
 {
     private static readonly TimeSpan Between = TimeSpan.FromHours(24);
@@ -14,9 +14,30 @@ internal sealed class BackupRunner(ShopFile shop, TimeProvider clock, ILogger<Ba
         await Task.Delay(TimeSpan.FromMinutes(1), clock, stoppingToken);
         while (!stoppingToken.IsCancellationRequested)
         {
+            if (IsForgettingPending())
+                Forget();
             WhenDue();
             await Task.Delay(Look, clock, stoppingToken);
         }
+    }
+
+    /// <summary>Takes whoever was forgotten out of the backups made before; what cannot be written now is tried again.</summary>
+    internal void Forget()
+    {
+        try
+        {
+            new Backups(shop).Forget(clock.GetUtcNow());
+        }
+        catch (Exception failed) when (failed is IOException or UnauthorizedAccessException or Microsoft.Data.Sqlite.SqliteException)
+        {
+            log.LogError(failed, "The backups could not all be written anew without who was forgotten");
+        }
+    }
+
+    private bool IsForgettingPending()
+    {
+        using var work = shop.Look();
+        return Forgettings.ArePending(work);
     }
 
     /// <summary>Makes one when it is due.</summary>

@@ -1,3 +1,5 @@
+using IronLoop.Storage;
+
 namespace IronLoop.Server.Safekeeping;
 
 /// <summary>A shop is held by one program at a time: two would each believe what they remember of it. The hold ends with the program, however that ends.</summary>
@@ -5,7 +7,25 @@ internal sealed class ShopHeld : IDisposable
 {
     private readonly FileStream _hold;
 
-    private ShopHeld(FileStream hold) => _hold = hold;
+    private readonly string _ahead;
+
+    private ShopHeld(FileStream hold, string folder)
+    {
+        (_hold, _ahead) = (hold, Path.Combine(folder, "iron-loop.db-wal"));
+        // Whoever lets go in order brings everything into the file itself and says so here; else what was written last lies ahead of it.
+        LostAhead = hold.Length > 0 && File.Exists(Path.Combine(folder, "iron-loop.db")) && !File.Exists(_ahead);
+        hold.SetLength(0);
+        hold.Write("open"u8);
+        hold.Flush(flushToDisk: true);
+    }
+
+    /// <summary>Whether the shop was not let go of in order, and what was written last is not there any more.</summary>
+    public bool LostAhead { get; }
+
+    /// <summary>What is said where it is not.</summary>
+    public const string Lost =
+        "The shop was not closed in order, and the file of what was stored last (iron-loop.db-wal) is gone. If nobody opened iron-loop.db with another "
+        + "program since, the last changes may be missing: compare the rack and the log with what lies on the benches, and with the newest backup.";
 
     /// <summary>Takes hold of the shop in a folder.</summary>
     /// <exception cref="ShopHeldException">Another program holds it.</exception>
@@ -15,7 +35,7 @@ internal sealed class ShopHeld : IDisposable
         var path = Path.Combine(folder, "held");
         try
         {
-            return new ShopHeld(new FileStream(path, FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None));
+            return new ShopHeld(new FileStream(path, FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None), folder);
         }
         catch (IOException) when (File.Exists(path))
         {
@@ -23,7 +43,13 @@ internal sealed class ShopHeld : IDisposable
         }
     }
 
-    public void Dispose() => _hold.Dispose();
+    public void Dispose()
+    {
+        ShopFile.LetGo();
+        if (!File.Exists(_ahead))
+            _hold.SetLength(0);
+        _hold.Dispose();
+    }
 }
 
 /// <summary>A shop that another program holds.</summary>

@@ -162,7 +162,7 @@ internal static class SizeEndpoints
             file = JobFile.Read(work, id);
         }
         Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Size,
-            $"Plan agreed. {HandOver.WhatWasDone.Say(file)} {LoopSheet.Of(file).FinalFigures}");
+            LogLine.Of(LogKind.PlanAgreed, HandOver.WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures));
         var job = JobWire.Of(file, clock.Today());
         work.Keep();
         return job;

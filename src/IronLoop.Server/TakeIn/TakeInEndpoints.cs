@@ -68,7 +68,7 @@ internal static class TakeInEndpoints
         var watch = Watches.FindOrAdd(work, client, taken.Watch);
         var id = Storage.Jobs.Add(work, client, watch, taken.Request, taken.Words!, taken.Promised, taken.Cents, now, taken.By);
         Storage.Jobs.Wears(work, id, taken.Wearer);
-        Log.Write(work, id, now, taken.By, Station.TakeIn, $"Taken in: {RequestWords.Of(taken.Request)}. {taken.Words}".TrimEnd());
+        Log.Write(work, id, now, taken.By, Station.TakeIn, LogLine.Of(LogKind.TakenIn, taken.Request.ToString()).Saying(Wording.Words, taken.Words!));
         var job = JobWire.Of(JobFile.Read(work, id), clock.Today());
         work.Keep();
         return Results.Created($"/api/jobs/{id}", job);
@@ -83,7 +83,7 @@ internal static class TakeInEndpoints
         var taken = heard.Checked(heard.Promised == file.Job.Promised ? file.Job.Promised : clock.Today());
         Clients.Correct(work, file.Job.Client with { Name = taken.Client, Contact = taken.Contact! });
         Watches.Rename(work, file.Job.WatchId, taken.Watch);
-        Storage.Jobs.Correct(work, id, taken.Request, taken.Words!, taken.Promised, taken.Cents);
+        Storage.Jobs.Correct(work, id, taken.Request, taken.Words!, taken.Promised, taken.Cents, clock.GetUtcNow(), taken.By);
         if (taken.Wearer != file.Job.HasWearer)
         {
             Storage.Jobs.Wears(work, id, taken.Wearer);
@@ -94,19 +94,4 @@ internal static class TakeInEndpoints
         work.Keep();
         return job;
     }
-}
-
-/// <summary>What is asked for, as the log says it.</summary>
-internal static class RequestWords
-{
-    public static string Of(Request request) => request switch
-    {
-        Request.ChangeStrap => "change strap",
-        Request.FitMesh => "fit mesh",
-        Request.ReplaceClasp => "replace clasp",
-        Request.TakeLinksOut => "take links out",
-        Request.PutLinksIn => "put links in",
-        Request.Refit => "refit after wear",
-        _ => "something else",
-    };
 }

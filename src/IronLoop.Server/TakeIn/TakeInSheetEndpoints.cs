@@ -111,11 +111,11 @@ internal static class TakeInSheetEndpoints
         var job = JobFile.Read(work, id).Job;
         if (referral.Referred && note.Length == 0)
             note = Referral.Note(referral.Reasons);
-        TakeIns.Refer(work, id, referral.Reasons, note, referral.Referred ? job.ReferredAt ?? clock.GetUtcNow() : null);
+        TakeIns.Refer(work, id, referral.Reasons, note, referral.Referred ? job.ReferredAt ?? clock.GetUtcNow() : null, clock.GetUtcNow(), job.TakenInBy);
         if (referral.Referred != job.ReferredAt is not null)
         {
             Log.Write(work, id, clock.GetUtcNow(), job.TakenInBy, Station.TakeIn,
-                referral.Referred ? $"Referred to a watchmaker. {note}" : "Taken back from the watchmaker.");
+                referral.Referred ? LogLine.Of(LogKind.Referred).Saying(Wording.ReferNote, note) : LogLine.Of(LogKind.TakenBack));
         }
     });
 
