@@ -32,7 +32,6 @@ using IronLoop.Storage;
 using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.AspNetCore.DataProtection.KeyManagement;
 using Microsoft.AspNetCore.DataProtection.Repositories;
-using Microsoft.AspNetCore.HttpOverrides;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.Extensions.Logging.Abstractions;
 
@@ -107,26 +106,9 @@ builder.Configuration["AllowedHosts"] = string.Join(';', switches.Hosts);
 builder.Services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
 builder.Services.AddOpenApi(Wire.Configure);
 builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails = about => about.ProblemDetails.Extensions["requestId"] = about.HttpContext.TraceIdentifier);
-builder.Services.AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme).AddCookie(cookie =>
-{
-    (cookie.Cookie.Name, cookie.Cookie.SameSite, cookie.Cookie.HttpOnly) = (switches.Cookie("iron-loop"), SameSiteMode.Strict, true);
-    (cookie.Cookie.Path, cookie.Cookie.SecurePolicy) = ("/", CookieSecurePolicy.SameAsRequest);
-    // How long it lasts is kept by the shop, which can end it.
-    (cookie.ExpireTimeSpan, cookie.SlidingExpiration) = (Sessions.Longest, false);
-});
-builder.Services.AddAntiforgery(forgery =>
-{
-    (forgery.HeaderName, forgery.Cookie.Name, forgery.Cookie.SameSite) = (Doorkeeper.Token, switches.Cookie("iron-loop-page"), SameSiteMode.Strict);
-    (forgery.Cookie.Path, forgery.Cookie.SecurePolicy) = ("/", CookieSecurePolicy.SameAsRequest);
-});
-if (switches.Behind is { } proxy)
-    builder.Services.Configure<ForwardedHeadersOptions>(forwarded =>
-    {
-        (forwarded.ForwardedHeaders, forwarded.ForwardLimit) = (ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto, 1);
-        forwarded.KnownIPNetworks.Clear();
-        forwarded.KnownProxies.Clear();
-        forwarded.KnownProxies.Add(proxy);
-    });
+builder.Services.AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme).AddCookie();
+builder.Services.AddAntiforgery();
+Cookies.Add(builder.Services);
 builder.Services.AddOptions<KeyManagementOptions>().Configure<IConfiguration>((keys, configuration) =>
     keys.XmlRepository = new FileSystemXmlRepository(new DirectoryInfo(Path.Combine(configuration["data"] ?? switches.Data, "keys")), NullLoggerFactory.Instance));
 builder.Services.AddSingleton(new Doorway(isOpen: switches.Demo));
@@ -197,8 +179,7 @@ else
 }
 
 var app = builder.Build();
-if (switches.Behind is not null)
-    app.UseForwardedHeaders();
+app.UseForwardedHeaders();
 app.UseMiddleware<SafeHeaders>();
 app.UseExceptionHandler();
 app.UseStatusCodePages();

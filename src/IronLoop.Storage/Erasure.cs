@@ -69,24 +69,27 @@ public static class Erasure
         return photos;
     }
 
-    /// <summary>Takes the names of a client’s own clasps away, also where the bench and the log say them.</summary>
+    /// <summary>Takes the names of a client’s own clasps away, also where the bench and the log say them; what the shop calls its own stays.</summary>
     private static int NameClasps(ShopWork work, long clientId)
     {
         const string Clasp = "clasp";
         var names = work.Query(
-            $"SELECT clasp_name AS name FROM own_bracelet WHERE job_id IN {Jobs} UNION SELECT clasp_name FROM band WHERE owner_client_id = $client",
-            row => row.Text("name"), ("$client", clientId)).Where(n => n.Length > 0 && n != Clasp).ToList();
+            $"""
+            SELECT name FROM (SELECT clasp_name AS name FROM own_bracelet WHERE job_id IN {Jobs} UNION SELECT clasp_name FROM band WHERE owner_client_id = $client)
+            WHERE name NOT IN ('', '{Clasp}') AND name NOT IN (SELECT clasp_name FROM band WHERE owner_client_id IS NULL) AND name NOT IN (SELECT name FROM part)
+            """,
+            row => row.Text("name"), ("$client", clientId));
         foreach (var name in names)
         {
             foreach (var (table, column) in ((string, string)[])[("bench_plan", "plan"), ("bench_step", "acts"), ("log_entry", "facts")])
                 Replace(table, column, System.Text.Json.JsonEncodedText.Encode(name).ToString());
             Replace("bench_step", "says", name);
             Replace("bag_line", "what", name);
+            work.Execute($"UPDATE own_bracelet SET clasp_name = '{Clasp}' WHERE clasp_name = $name AND job_id IN {Jobs}", ("$name", name), ("$client", clientId));
+            work.Execute($"UPDATE band SET clasp_name = '{Clasp}' WHERE clasp_name = $name AND owner_client_id = $client", ("$name", name), ("$client", clientId));
         }
         void Replace(string table, string column, string name) =>
             work.Execute($"UPDATE {table} SET {column} = replace({column}, $name, '{Clasp}') WHERE job_id IN {Jobs}", ("$name", name), ("$client", clientId));
-        work.Execute($"UPDATE own_bracelet SET clasp_name = '{Clasp}' WHERE job_id IN {Jobs}", ("$client", clientId));
-        work.Execute($"UPDATE band SET clasp_name = '{Clasp}' WHERE owner_client_id = $client", ("$client", clientId));
         return names.Count;
     }
 }

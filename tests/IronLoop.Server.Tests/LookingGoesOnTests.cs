@@ -91,6 +91,48 @@ public sealed class LookingGoesOnTests
     }
 
     [Fact]
+    public async Task Behind_a_proxy_that_is_told_cookies_are_for_HTTPS_alone_and_addresses_are_the_real_ones()
+    {
+        static HttpRequestMessage PassedOn(HttpMethod method, string path, object? body = null)
+        {
+            var request = new HttpRequestMessage(method, path) { Content = body is null ? null : JsonContent.Create(body) };
+            request.Headers.Add(FromElsewhere.Header, "127.0.0.1");
+            request.Headers.Add("X-Forwarded-For", "192.168.7.5");
+            request.Headers.Add("X-Forwarded-Proto", "https");
+            return request;
+        }
+        async Task<(IReadOnlyList<string> Cookies, string Address)> Come(string? behind)
+        {
+            using var shop = new Shop(door: true, behind: behind);
+            var page = await shop.OpenPage();
+            var door = await page.SendAsync(PassedOn(HttpMethod.Get, "/api/door"));
+            var token = System.Text.Json.Nodes.JsonNode.Parse(await door.Content.ReadAsStringAsync())!["token"]!.GetValue<string>();
+            // The browser of this test speaks HTTP, so it is handed what it would not send.
+            using var first = PassedOn(HttpMethod.Post, "/api/door/first", new { initials = "MK", passphrase = Passphrase });
+            first.Headers.Add(Door.Doorkeeper.Token, token);
+            if (door.Headers.TryGetValues("Set-Cookie", out var pageCookies))
+                first.Headers.Add("Cookie", pageCookies.Select(c => c.Split(';')[0]));
+            using var answer = await page.SendAsync(first);
+            answer.StatusCode.ShouldBe(HttpStatusCode.OK, await answer.Content.ReadAsStringAsync());
+            using var look = shop.File.Look();
+            return ([.. answer.Headers.GetValues("Set-Cookie"), .. pageCookies ?? []], DoorLog.Last(look, 1)[0].Device.Split(',')[0]);
+        }
+        var told = await Come("127.0.0.1");
+        told.Address.ShouldBe("192.168.7.5");
+        told.Cookies.ShouldNotBeEmpty();
+        foreach (var cookie in told.Cookies)
+        {
+            cookie.ShouldStartWith("__Host-iron-loop");
+            foreach (var word in (string[])["secure", "path=/;", "httponly", "samesite=strict"])
+                cookie.ShouldContain(word);
+        }
+        var untold = await Come(null);
+        untold.Address.ShouldBe("127.0.0.1", "a header that nobody vouches for says nothing");
+        foreach (var cookie in untold.Cookies)
+            cookie.ShouldStartWith("iron-loop");
+    }
+
+    [Fact]
     public async Task What_names_people_leaves_the_shop_for_a_lead_alone_and_is_noted()
     {
         using var shop = new Shop(door: true);

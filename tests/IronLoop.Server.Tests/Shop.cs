@@ -31,8 +31,12 @@ public sealed class Shop : IDisposable
     private readonly bool _ownsFolder;
     private readonly WebApplicationFactory<Program> _factory;
 
+    /// <param name="demo">Whether the demo is in it.</param>
+    /// <param name="folder">Its folder; null for one of its own.</param>
+    /// <param name="suppliers">Where the suppliers answer.</param>
     /// <param name="door">Whether one has to sign in; most of what is tested is not about that.</param>
-    public Shop(bool demo = false, string? folder = null, string? suppliers = null, bool door = false)
+    /// <param name="behind">The proxy it stands behind.</param>
+    public Shop(bool demo = false, string? folder = null, string? suppliers = null, bool door = false, string? behind = null)
     {
         _ownsFolder = folder is null;
         Folder = folder ?? Directory.CreateTempSubdirectory("iron-loop-").FullName;
@@ -56,6 +60,8 @@ public sealed class Shop : IDisposable
             {
                 services.AddSingleton<TimeProvider>(Clock);
                 services.AddSingleton<IStartupFilter, FromElsewhere>();
+                if (behind is not null)
+                    services.AddSingleton(new Switches(0, Folder, false, null, 0, []) { Behind = IPAddress.Parse(behind) });
                 if (!door)
                     services.AddSingleton(new Doorway(isOpen: true));
             });
@@ -142,9 +148,10 @@ public sealed class Shop : IDisposable
             Directory.Delete(Folder, recursive: true);
     }
 
-    private static async Task<JsonNode?> Read(HttpResponseMessage response, HttpStatusCode expected)
+    private async Task<JsonNode?> Read(HttpResponseMessage response, HttpStatusCode expected)
     {
         var text = await response.Content.ReadAsStringAsync();
+        text.ShouldNotContain(Folder, customMessage: "where things lie on the machine is said in no answer");
         response.StatusCode.ShouldBe(expected, text);
         if (!response.IsSuccessStatusCode)
             response.Content.Headers.ContentType!.MediaType.ShouldBe("application/problem+json");

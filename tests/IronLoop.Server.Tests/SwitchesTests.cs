@@ -25,6 +25,15 @@ public class SwitchesTests
         Read("--demo", "--data", "here").Data.ShouldBe("here");
     }
 
+    [Fact]
+    public void Behind_a_proxy_cookies_are_for_HTTPS_and_the_demo_is_not_shown()
+    {
+        Read("--behind", "127.0.0.1").Cookie("iron-loop").ShouldBe("__Host-iron-loop");
+        Read().Cookie("iron-loop").ShouldBe("iron-loop");
+        Refused("--behind", "the proxy").ShouldContain("--behind is the proxy");
+        Refused("--demo", "--behind", "127.0.0.1").ShouldContain("Leave out --behind");
+    }
+
     [Theory]
     [InlineData("--port", "0", 0)]
     [InlineData("--port", "65535", 65_535)]

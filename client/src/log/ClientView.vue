@@ -53,7 +53,7 @@ const requestOf = (value: string) => requests.find((r) => r.value === value)?.ti
         <h2>What is kept, and why</h2>
         <p>{{ client.keptAndWhy }}</p>
         <p class="acts">
-          <a v-if="isFitter" :href="`/api/clients/${id}.vcf`">As vCard</a>
+          <a v-if="isFitter && !client.forgotten" :href="`/api/clients/${id}.vcf`">As vCard</a>
           <a v-if="isLead" :href="`/api/clients/${id}/data`" target="_blank">All that is held, as JSON</a>
         </p>
         <section v-if="client.forgotten" class="receipt" aria-label="Receipt" role="status">
