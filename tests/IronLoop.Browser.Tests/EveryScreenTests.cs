@@ -5,7 +5,7 @@ public sealed class EveryScreenTests : IDisposable
 {
     private static readonly string[] Views =
     [
-        "/", "/take-in", "/log", "/house/catalogue", "/house/bars", "/house/parts", "/house/orders", "/house/tools", "/house/limits", "/house/caliper", "/house/printer", "/house/archive", "/house/hands", "/clients/1", "/bands/6/fits", "/bands/new", "/jobs/5/take-in", "/jobs/8/gauge", "/jobs/14/gauge", "/jobs/10/match", "/jobs/6/clasp", "/jobs/5/size", "/jobs/9/size",
+        "/", "/take-in", "/log", "/house/catalogue", "/house/bars", "/house/parts", "/house/orders", "/house/tools", "/house/limits", "/house/caliper", "/house/printer", "/house/archive", "/house/hands", "/house/about", "/clients/1", "/bands/6/fits", "/bands/new", "/jobs/5/take-in", "/jobs/8/gauge", "/jobs/14/gauge", "/jobs/10/match", "/jobs/6/clasp", "/jobs/5/size", "/jobs/9/size",
         "/jobs/6/size", "/jobs/4/bench", "/jobs/3/hand-over", "/jobs/15/size", "/jobs/15/take-in",
     ];
 

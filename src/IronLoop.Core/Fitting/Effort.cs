@@ -13,7 +13,7 @@ public sealed class Effort(long most = Effort.Usual, CancellationToken cancelled
     public const long Usual = 5_000_000;
 
     /// <summary>What a combination takes that is kept, beside the look at it.</summary>
-    public const int Kept = 40;
+    public const int Kept = 46;
 
     // How often it is asked whether somebody still waits.
     private const long Stride = 16_384;

@@ -48,7 +48,7 @@ public static class GaugeSheet
         if (readings.Spread > Readings.UsualSpread)
             return $"The readings lie {readings.Spread} apart, more than {Readings.UsualSpread}: read it again, or drop the wrong one.";
         if (!kind.Usual.Holds(readings.Mean))
-            return $"{readings.Mean} is unusual for a {kind.Name}; usual is {kind.Usual}. Read it again, or say that it is so.";
+            return $"{readings.Mean} is unusual for {(kind.Name[0] is 'a' or 'e' or 'i' or 'o' ? "an" : "a")} {kind.Name}; usual is {kind.Usual}. Read it again, or say that it is so.";
         return figure switch
         {
             GaugedFigure.BarToBar when figures.LugToLug is { } tips && readings.Mean > tips =>
