@@ -1,6 +1,7 @@
 #!/usr/bin/env bash
 # Everything that must hold: formatting, analysers, linters, types, and the tests of core, server, browser and client.
-# Ends with the line 'N passed, N failed'.
+# Ends with the line 'N passed, N failed'. ./test.sh SUITE [FILTER] runs one of these suites, or what of it a filter names: a class ('*.PlannerTests')
+# or a part of a test's name.
 set -uo pipefail
 cd "$(dirname "$0")"
 . scripts/house.sh
@@ -54,7 +55,7 @@ count() {
 
 in_client() { (cd client && "$@"); }
 types_are_current() { git diff --exit-code --stat -- client/src/api; }
-tests() { "tests/IronLoop.$1.Tests/bin/Release/net10.0/IronLoop.$1.Tests" --progress off --no-ansi; }
+tests() { "tests/IronLoop.$1.Tests/bin/Release/net10.0/IronLoop.$1.Tests" --progress off --no-ansi "${@:2}"; }
 
 # What the client says of itself needs no server: it fills what the build leaves of the cores.
 client_checks() {
@@ -65,6 +66,36 @@ client_checks() {
   suite 'client tests' in_client npm run --silent test
   echo "$passed $failed" >.build/client.count
 }
+
+# One suite, for whoever works on it.
+one_suite() {
+  local name=$1 filter=${2:-} by=()
+  if [ "$name" = Client ]; then
+    client_packages
+    in_client npx vitest run ${filter:+"$filter"}
+    return
+  fi
+  case "$filter" in
+    '') ;;
+    *.*) by=(--filter-class "$filter") ;;
+    *) by=(--filter-method "*$filter*") ;;
+  esac
+  if [ "$name" = Browser ]; then
+    client_packages
+    build_server
+    build_client
+  fi
+  dotnet build "tests/IronLoop.$name.Tests" -c Release --verbosity quiet -clp:NoSummary >&2 || return
+  tests "$name" "${by[@]}"
+}
+case "${1:-}" in
+  '') ;;
+  core) one_suite Core "${2:-}"; exit ;;
+  server) one_suite Server "${2:-}"; exit ;;
+  browser) one_suite Browser "${2:-}"; exit ;;
+  client) one_suite Client "${2:-}"; exit ;;
+  *) stop "What is $1? Usage: ./test.sh [core|server|browser|client [FILTER]]" ;;
+esac
 
 check 'client packages' client_packages
 rm -f .build/client.count

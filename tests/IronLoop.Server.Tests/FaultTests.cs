@@ -164,6 +164,38 @@ public sealed class FaultTests : IDisposable
         File.ReadAllBytes(photos.FileOf(1)).ShouldBe(kept, "it lies where it was");
     }
 
+    [Theory]
+    [InlineData("UPDATE bench_plan SET plan = replace(plan, '\"splitPin\"', '\"pinThatSplits\"')")]
+    [InlineData("UPDATE bench_plan SET plan = '{}'")]
+    [InlineData("UPDATE bench_step SET acts = replace(acts, '\"open\"', '\"unlock\"') WHERE acts IS NOT NULL")]
+    [InlineData("UPDATE bench_step SET acts = '[null]' WHERE acts IS NOT NULL")]
+    public async Task An_account_that_cannot_be_read_is_shown_as_damaged_and_everything_else_goes_on(string fault)
+    {
+        using var shop = new Shop(demo: true);
+        shop.File.Settle();
+        using (var other = new Microsoft.Data.Sqlite.SqliteConnection($"Data Source={Path.Combine(shop.Folder, "iron-loop.db")}"))
+        {
+            other.Open();
+            using var change = other.CreateCommand();
+            change.CommandText = fault;
+            change.ExecuteNonQuery().ShouldBeGreaterThan(0);
+        }
+        var damaged = 0;
+        foreach (var tag in (await shop.Get("/api/jobs")).AsArray().Select(j => j!["id"]!.GetValue<long>()).Concat([2L, 33L]).ToList())
+        {
+            foreach (var page in (string[])["", "/take-in", "/gauge", "/match", "/clasp", "/loop", "/bench", "/hand-over", "/job-sheet.pdf", "/owners-card.pdf"])
+                ((int)(await shop.Client.GetAsync($"/api/jobs/{tag}{page}")).StatusCode).ShouldBeLessThan(500, $"{tag}{page}");
+            var bench = await shop.Get($"/api/jobs/{tag}/bench");
+            if (bench["trouble"]?.GetValue<string>() is not { } trouble)
+                continue;
+            trouble.ShouldStartWith("The account of this job is damaged", customMessage: $"job {tag}");
+            damaged++;
+            await shop.Put($"/api/jobs/{tag}/bench/steps/1-protect", new { done = true }, HttpStatusCode.Conflict);
+        }
+        damaged.ShouldBeGreaterThan(0);
+        (await shop.Get("/api/log"))["visits"]!.AsArray().Count.ShouldBe(30);
+    }
+
     [Fact]
     public async Task A_clock_that_is_set_back_loses_nothing_and_keeps_the_order_of_what_was_done()
     {

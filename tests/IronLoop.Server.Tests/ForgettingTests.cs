@@ -4,6 +4,7 @@ using System.Net.Http.Json;
 using System.Runtime.CompilerServices;
 using System.Text;
 using System.Text.Json.Nodes;
+using IronLoop.Core.Bands;
 using IronLoop.Core.Bench;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;

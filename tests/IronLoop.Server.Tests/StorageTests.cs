@@ -1,4 +1,5 @@
 using DbUp;
+using IronLoop.Core.Bands;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;

@@ -51,7 +51,7 @@ public sealed class StoredChoicesTests : IDisposable
     {
         var known = StoredChoices.All.Select(c => (c.Key.Column, c.Value.Name)).ToHashSet();
         var read = new HashSet<(string, string)>();
-        foreach (var file in Directory.GetFiles(Path.Combine(Root(), "src/IronLoop.Storage"), "*.cs"))
+        foreach (var file in Directory.GetFiles(Path.Combine(Root(), "src/IronLoop.Storage"), "*.cs", SearchOption.AllDirectories))
             foreach (System.Text.RegularExpressions.Match match in Regex.Matches(File.ReadAllText(file), "Choice<(?<type>\\w+)>\\(\"(?<column>\\w+)\"\\)|Maybe\\(\"(?<column>\\w+)\", Columns\\.Choice<(?<type>\\w+)>"))
                 read.Add((match.Groups["column"].Value, match.Groups["type"].Value));
         read.Count.ShouldBeGreaterThan(30);

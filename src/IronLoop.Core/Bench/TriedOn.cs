@@ -1,3 +1,4 @@
+using IronLoop.Core.Bands;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Measuring;
@@ -94,11 +95,12 @@ public sealed record TriedOn(FitTarget Target, Arrangement Plan, bool Same, bool
                 changes.Add($"other links on the {PlanWords.Name(side)} side than were planned");
             }
         }
+        var onlyMicro = changes.Count == 0;
         if (plan.Position != agreed.Position && band.Clasp is { } clasp)
             changes.Add($"the micro-adjust to position {plan.Position + 1} of {clasp.Positions} instead of {agreed.Position + 1}");
         if (changes.Count == 0)
             return "It agrees with the plan; go on as planned.";
-        var said = $"{(changes.Count == 1 && changes[0].StartsWith("the micro", StringComparison.Ordinal) ? "Only the micro-adjust changes: " : "The rest changes: ")}{string.Join("; ", changes)}.";
+        var said = $"{(onlyMicro ? "Only the micro-adjust changes: " : "The rest changes: ")}{string.Join("; ", changes)}.";
         return firstAgain ? $"{said} The {PlanWords.Name(first)} side is opened once more." : said;
     }
 }

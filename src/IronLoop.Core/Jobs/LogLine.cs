@@ -1,3 +1,5 @@
+using IronLoop.Core.Bands;
+
 namespace IronLoop.Core.Jobs;
 
 /// <summary>What a line of the log tells of.</summary>

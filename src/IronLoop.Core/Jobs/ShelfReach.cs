@@ -1,4 +1,5 @@
 using System.Buffers.Binary;
+using IronLoop.Core.Bands;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Measuring;
 

@@ -1,4 +1,5 @@
 using System.Globalization;
+using IronLoop.Core.Bands;
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;

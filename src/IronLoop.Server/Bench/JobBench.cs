@@ -47,6 +47,8 @@ internal sealed record JobBench(BenchFacts? Facts, BenchPlan? Plan, IReadOnlyLis
             return new JobBench(facts, null, done, [], null) { History = history };
         var stored = done.Count > 0 ? file.BenchFile.Plan?.Plan : null;
         var none = new JobBench(facts, null, done, [], null) { History = history, IsOpened = stored is { IsToGauge: true } };
+        if (file.BenchFile.Damage is { } unread)
+            return none with { Trouble = $"The account of this job is damaged: {unread}. Put the last backup back where it was whole, or work this watch on paper." };
         try
         {
             var plan = stored is { IsToGauge: false } || stored is not null && !isAgreed ? stored : PlanOf(facts, stored, done, isAgreed);

@@ -1,19 +1,16 @@
-using System.Reflection;
 using System.Text.Json;
-using System.Text.Json.Serialization;
-using System.Text.RegularExpressions;
 using IronLoop.Core.Fitting;
-using IronLoop.Core.Measuring;
 using IronLoop.Storage;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.Data.Sqlite;
+using Microsoft.Extensions.Options;
 
 namespace IronLoop.Server.Contract;
 
 /// <summary>Every refusal and fault leaves as problem details (RFC 9457), with the errors by JSON path.</summary>
-internal sealed partial class Problems(IProblemDetailsService service, ILogger<Problems> log) : IExceptionHandler
+internal sealed class Problems(IProblemDetailsService service, IOptions<Microsoft.AspNetCore.Http.Json.JsonOptions> json, ILogger<Problems> log) : IExceptionHandler
 {
     // What SQLite says: https://sqlite.org/rescode.html
     private const int SqliteBusy = 5, SqliteLocked = 6, SqliteReadOnly = 8, SqliteInputOutput = 10, SqliteCorrupt = 11, SqliteFull = 13, SqliteCannotOpen = 14, SqliteNoDatabase = 26;
@@ -23,7 +20,8 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
 
     public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
     {
-        var problem = ToProblem(exception, httpContext.Features.Get<IExceptionHandlerFeature>()?.Endpoint?.Metadata.GetMetadata<IAcceptsMetadata>()?.RequestType);
+        var problem = exception is BadHttpRequestException { StatusCode: StatusCodes.Status400BadRequest } unread
+            ? await Unread(unread, httpContext, cancellationToken) : ToProblem(exception);
         // That a device or a supplier does not answer is told to whoever asked; it is no fault here.
         if (problem.Status >= 500 && exception is not RefusedException)
             log.LogError(exception, "Request {RequestId} failed", httpContext.TraceIdentifier);
@@ -34,12 +32,9 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
         return await service.TryWriteAsync(new ProblemDetailsContext { HttpContext = httpContext, ProblemDetails = problem });
     }
 
-    private static ProblemDetails ToProblem(Exception exception, Type? requestType) => exception switch
+    private static ProblemDetails ToProblem(Exception exception) => exception switch
     {
         RefusedException refused => Make(refused.Status, refused.Message, refused.Errors),
-        BadHttpRequestException { InnerException: JsonException json } => FromJson(json, requestType),
-        BadHttpRequestException bad when bad.Message.Contains("no body was provided", StringComparison.Ordinal) =>
-            Make(bad.StatusCode, "The request cannot be read.", new Dictionary<string, string[]> { ["$"] = ["A JSON object is needed; nothing was sent."] }),
         BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } large => Make(large.StatusCode,
             "What was sent is larger than is taken here; a photo may have 10 MB.", null),
         BadHttpRequestException bad => Make(bad.StatusCode, "The request cannot be read.",
@@ -49,6 +44,27 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
         StaleException stale => Stale(stale),
         _ => OfStorage(exception) ?? Make(StatusCodes.Status500InternalServerError, "Something went wrong here; nothing of this request was stored.", null),
     };
+
+    /// <summary>Why a request could not be read: what was sent, held against what the call takes.</summary>
+    private async Task<ProblemDetails> Unread(BadHttpRequestException unread, HttpContext context, CancellationToken cancellation)
+    {
+        var takes = context.Features.Get<IExceptionHandlerFeature>()?.Endpoint?.Metadata.GetMetadata<IAcceptsMetadata>()?.RequestType;
+        IReadOnlyDictionary<string, string[]> why = new Dictionary<string, string[]> { ["$"] = [unread.Message] };
+        if (takes is not null)
+        {
+            using var sent = new MemoryStream();
+            if (context.Request.Body.CanSeek)
+            {
+                context.Request.Body.Position = 0;
+                await context.Request.Body.CopyToAsync(sent, cancellation);
+            }
+            if (sent.Length == 0)
+                why = new Dictionary<string, string[]> { ["$"] = ["A JSON object is needed; nothing was sent."] };
+            else if (unread.InnerException is JsonException)
+                why = WhyUnread.Of(sent.ToArray(), takes, json.Value.SerializerOptions);
+        }
+        return Make(StatusCodes.Status400BadRequest, "The request cannot be read.", why);
+    }
 
     /// <summary>What is wrong with the disk or the shop's file; null where it is something else.</summary>
     public static ProblemDetails? OfStorage(Exception exception) => exception switch
@@ -83,89 +99,4 @@ internal sealed partial class Problems(IProblemDetailsService service, ILogger<P
             problem.Extensions["errors"] = errors;
         return problem;
     }
-
-    /// <summary>Turns the serializer's message, which names .NET types, into one that names the field and what it takes.</summary>
-    private static ProblemDetails FromJson(JsonException json, Type? requestType)
-    {
-        var path = string.IsNullOrEmpty(json.Path) ? "$" : json.Path;
-        var message = json.Message;
-        var errors = new Dictionary<string, string[]>();
-        if (MissingProperties().Match(message) is { Success: true } missing)
-        {
-            foreach (System.Text.RegularExpressions.Match name in Quoted().Matches(missing.Groups["names"].Value))
-                errors[$"{path}.{name.Groups["name"].Value}"] = [$"{name.Groups["name"].Value} is missing."];
-        }
-        else
-        {
-            var field = path == "$" ? "The request" : path[(path.LastIndexOf('.') + 1)..];
-            errors[path] = [Explain(message, field, requestType is null ? null : TypeAt(requestType, path))];
-        }
-        return Make(StatusCodes.Status400BadRequest, "The request cannot be read.", errors);
-    }
-
-    private static string Explain(string message, string field, Type? type)
-    {
-        if (message.Contains("could not be mapped to any .NET member", StringComparison.Ordinal))
-            return $"{field} is not a field of this request.";
-        if (message.Contains("Duplicate property", StringComparison.Ordinal))
-            return $"{field} is given twice.";
-        if (message.Contains("could not be converted to", StringComparison.Ordinal))
-            return $"{field} must be {Expected(type)}.";
-        if (message.StartsWith("must be", StringComparison.Ordinal) || message.StartsWith("has more", StringComparison.Ordinal)
-            || message.StartsWith("is too", StringComparison.Ordinal))
-            return $"{field} {message.Split(" Path:")[0]}";
-        if (message.Contains("disallow null", StringComparison.OrdinalIgnoreCase) || message.Contains("doesn't allow setting null", StringComparison.Ordinal)
-            || message.Contains("null", StringComparison.Ordinal))
-            return $"{field} must not be null.";
-        return $"This is not JSON that can be read: {message.Split(" Path:")[0]}";
-    }
-
-    private static string Expected(Type? type)
-    {
-        type = type is null ? null : Nullable.GetUnderlyingType(type) ?? type;
-        if (type is null)
-            return "of another kind";
-        if (type.IsEnum)
-        {
-            return "one of " + string.Join(", ", type.GetFields(BindingFlags.Public | BindingFlags.Static).Select(f =>
-                f.GetCustomAttribute<JsonStringEnumMemberNameAttribute>()?.Name ?? JsonNamingPolicy.CamelCase.ConvertName(f.Name)));
-        }
-        if (type == typeof(string)) return "text";
-        if (type == typeof(bool)) return "true or false";
-        if (type == typeof(int) || type == typeof(long)) return "a whole number";
-        if (type == typeof(decimal) || type == typeof(double)) return "a number";
-        if (type == typeof(DateOnly)) return "a day such as 2026-11-24";
-        if (type == typeof(Length)) return "a number of millimetres";
-        return ElementOf(type) is null ? "an object" : "a list";
-    }
-
-    /// <summary>
-    /// The type of the field at a path. The serializer's own message names the type it was filling, which is the
-    /// object around the field as often as the field.
-    /// </summary>
-    private static Type? TypeAt(Type root, string path)
-    {
-        Type? type = root;
-        foreach (System.Text.RegularExpressions.Match step in Steps().Matches(path))
-        {
-            if (type is null)
-                return null;
-            type = step.Groups["name"] is { Success: true } name
-                ? type.GetProperties().FirstOrDefault(p => JsonNamingPolicy.CamelCase.ConvertName(p.Name) == name.Value)?.PropertyType
-                : ElementOf(type);
-        }
-        return type;
-    }
-
-    private static Type? ElementOf(Type type) =>
-        type.IsGenericType && type.GetGenericTypeDefinition() == typeof(IReadOnlyList<>) ? type.GetGenericArguments()[0] : null;
-
-    [GeneratedRegex("missing required properties including: (?<names>.+?)\\.?$", RegexOptions.ExplicitCapture | RegexOptions.Singleline, 200)]
-    private static partial Regex MissingProperties();
-
-    [GeneratedRegex("'(?<name>[^']+)'", RegexOptions.ExplicitCapture, 200)]
-    private static partial Regex Quoted();
-
-    [GeneratedRegex("\\.(?<name>\\w+)|\\[\\d+\\]", RegexOptions.ExplicitCapture, 200)]
-    private static partial Regex Steps();
 }

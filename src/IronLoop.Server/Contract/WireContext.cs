@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using IronLoop.Server.Host;
 using IronLoop.Server.Bench;
 using IronLoop.Server.Catalogue;
 using IronLoop.Server.Clasp;

@@ -1,4 +1,5 @@
 using System.Globalization;
+using IronLoop.Core.Bands;
 using IronLoop.Core.Jobs;
 using IronLoop.Server.Loop;
 using IronLoop.Server.Rack;

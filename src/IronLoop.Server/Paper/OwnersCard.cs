@@ -29,7 +29,7 @@ internal static class OwnersCard
         sheet.Part("What was done", done.Done);
         if (loop.Rulers is { } rulers)
         {
-            sheet.Part("How it sits", $"There is {rulers.Ease.Text} of room around the wrist. The clasp sits {Centre(rulers.OffCentre.Text)}. "
+            sheet.Part("How it sits", $"There is {rulers.Ease.Text} of room around the wrist. The clasp sits {Centre(rulers.OffCentre.Mm)}. "
                 + $"It can be closed {rulers.Tighter.Text} tighter and {rulers.Looser.Text} looser without touching a link.");
         }
         foreach (var (advice, i) in done.Advice.Select((a, i) => (a, i)))
@@ -53,6 +53,9 @@ internal static class OwnersCard
         return sheet.Finish();
     }
 
-    private static string Centre(string text) =>
-        text.StartsWith("0.0", StringComparison.Ordinal) ? "in the middle" : text.Replace(" to ", " off the middle, toward the ", StringComparison.Ordinal) + " side";
+    private static string Centre(decimal mm)
+    {
+        var away = Math.Round(Math.Abs(mm), 1, MidpointRounding.AwayFromZero);
+        return away == 0 ? "in the middle" : string.Create(CultureInfo.InvariantCulture, $"{away:0.0} mm off the middle, toward the {(mm > 0 ? "6" : "12")} side");
+    }
 }

@@ -1,3 +1,4 @@
+using IronLoop.Core.Bands;
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
@@ -40,15 +41,20 @@ internal sealed record BenchFile(
     /// <summary>The band the watch left with at a former visit; null where there was none.</summary>
     public Band? BandBefore { get; init; }
 
+    /// <summary>Why the account of the job cannot be read; null where it can.</summary>
+    public string? Damage { get; init; }
+
     public static BenchFile Read(ShopWork work, Job job)
     {
         var marks = TakeIns.MarksOf(work, job.Id);
+        var (plan, done) = (BenchWork.Plan(work, job.Id, out var damage), BenchWork.Done(work, job.Id));
         return new BenchFile(
-            BenchSetups.Of(work, job.Id) ?? BenchSetups.OfTheHouse(work), JointLooks.Of(work, job.Id), CameAs.Of(work, job.Id), BenchWork.Plan(work, job.Id), BenchWork.Done(work, job.Id), OwnParts.Of(work, job.Id),
+            BenchSetups.Of(work, job.Id) ?? BenchSetups.OfTheHouse(work), JointLooks.Of(work, job.Id), CameAs.Of(work, job.Id), plan, done, OwnParts.Of(work, job.Id),
             [.. marks.Select(m => $"{Words(m.Kind.ToString())} on the {Words(m.Place.ToString())}{(m.Note.Length > 0 ? $" ({m.Note})" : "")}")])
         {
             MissingBars = marks.Where(m => m.Kind == DamageKind.MissingBar).Select(m => SideOf(m.Place)).OfType<Side>().ToHashSet(),
             ToGauge = ToBeGauged.Of(work, job.Id),
+            Damage = damage is not null ? $"what it works from cannot be read: {damage}" : done.FirstOrDefault(d => d.Damage is not null)?.Damage,
             Lent = LentThings.Of(work, job.Id),
             Tried = TriedOns.Last(work, job.Id),
             Wall = ToolWalls.Of(work),

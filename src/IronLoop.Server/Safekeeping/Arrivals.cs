@@ -53,6 +53,9 @@ internal static class Arrivals
             Reads($"Job {id}", () =>
             {
                 var file = JobFile.Read(work, id);
+                // A shop of one's own lives with a damaged account; none is let in.
+                if (file.BenchFile.Damage is { } damage)
+                    throw new InvalidOperationException(damage);
                 _ = JobWire.Of(file, today);
                 _ = Log.Of(work, [id]);
                 if (file.Job.ClosedAt is not null)

@@ -1,4 +1,5 @@
 using CsCheck;
+using IronLoop.Core.Bands;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;

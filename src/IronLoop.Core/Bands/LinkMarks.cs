@@ -1,7 +1,7 @@
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Measuring;
 
-namespace IronLoop.Core.Jobs;
+namespace IronLoop.Core.Bands;
 
 /// <summary>
 /// What a fitter marked on a job's bracelet: links never to take, and a link beside the clasp that looks fixed but comes free

@@ -1,10 +1,11 @@
+using IronLoop.Core.Bands;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 using IronLoop.Core.Stock;
 
-namespace IronLoop.Core.Tests.Jobs;
+namespace IronLoop.Core.Tests.Bands;
 
 public class LinkMarksTests
 {

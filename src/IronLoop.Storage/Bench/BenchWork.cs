@@ -17,6 +17,9 @@ namespace IronLoop.Storage;
 /// <param name="DoneAt">When.</param>
 public sealed record DoneRow(int Seq, string Key, StepRow Row, int Round, string Says, IReadOnlyList<Act>? Acts, string? Skipped, DateTimeOffset DoneAt)
 {
+    /// <summary>Why what is stored of it cannot be read; null where it can.</summary>
+    public string? Damage { get; init; }
+
     /// <summary>As the core takes it.</summary>
     public DoneStep Step => new(Key, Row, Round, Acts ?? []);
 }
@@ -45,8 +48,16 @@ public static class BenchWork
     public static IReadOnlyList<DoneRow> Done(ShopWork work, long jobId) =>
         work.Query(
             "SELECT bench_step.*, (SELECT words FROM wording WHERE wording.job_id = bench_step.job_id AND wording.seq = bench_step.seq) AS why FROM bench_step WHERE job_id = $id ORDER BY seq",
-            row => new DoneRow(
-                row.Count("seq"), row.Text("key"), row.Choice<StepRow>("row"), row.Count("round"), Says(row.Text("says"), row.MaybeText("why")), Acts(row.MaybeText("acts")), row.MaybeText("skipped"), row.Time("done_at")),
+            row =>
+            {
+                var (acts, damage) = row.MaybeText("acts") is { } text ? Read(text, Acts) : (null, null);
+                return new DoneRow(
+                    row.Count("seq"), row.Text("key"), row.Choice<StepRow>("row"), row.Count("round"), Says(row.Text("says"), row.MaybeText("why")),
+                    damage is null ? acts : [], row.MaybeText("skipped"), row.Time("done_at"))
+                {
+                    Damage = damage is null ? null : $"what step {row.Count("seq")} did cannot be read: {damage}",
+                };
+            },
             ("$id", jobId));
 
     private static string Says(string says, string? why) => why is null ? says : $"{says.TrimEnd('.')}: {why}.";
@@ -79,9 +90,36 @@ public static class BenchWork
         work.Execute("DELETE FROM bench_step WHERE job_id = $id AND seq = $seq", ("$id", jobId), ("$seq", seq));
     }
 
-    /// <summary>What a job works from; null before the first step, and for what was done under a version before.</summary>
-    public static StoredBench? Plan(ShopWork work, long jobId) =>
-        work.Query("SELECT plan, at_seq FROM bench_plan WHERE job_id = $id AND plan IS NOT NULL", row => new StoredBench(Read(row.Text("plan")), row.Count("at_seq")), ("$id", jobId)).SingleOrDefault();
+    /// <summary>What a job works from; null before the first step, for what was done under a version before, and where it cannot be read.</summary>
+    public static StoredBench? Plan(ShopWork work, long jobId) => Plan(work, jobId, out _);
+
+    /// <summary>What a job works from.</summary>
+    /// <param name="work">The piece of work.</param>
+    /// <param name="jobId">The job.</param>
+    /// <param name="damage">Why what is stored cannot be read; null where it can, or nothing is.</param>
+    public static StoredBench? Plan(ShopWork work, long jobId, out string? damage)
+    {
+        var (plan, atSeq) = work.Query("SELECT plan, at_seq FROM bench_plan WHERE job_id = $id AND plan IS NOT NULL", row => (row.Text("plan"), row.Count("at_seq")), ("$id", jobId)).SingleOrDefault();
+        damage = null;
+        if (plan is null)
+            return null;
+        (var read, damage) = Read(plan, Read);
+        return read is null ? null : new StoredBench(read, atSeq);
+    }
+
+    /// <summary>Reads what is stored as text; what no program of this kind wrote is said, and never thrown.</summary>
+    private static (T? Read, string? Damage) Read<T>(string text, Func<string, T> read)
+        where T : class
+    {
+        try
+        {
+            return (read(text), null);
+        }
+        catch (Exception unreadable) when (unreadable is JsonException or ArgumentException or InvalidOperationException or FormatException or NullReferenceException)
+        {
+            return (null, unreadable is JsonException { LineNumber: not null } broken ? $"{broken.Path ?? "$"}, byte {broken.BytePositionInLine}" : unreadable.Message);
+        }
+    }
 
     /// <summary>Stores what a job works from.</summary>
     public static void Set(ShopWork work, long jobId, StoredBench bench) =>
@@ -106,7 +144,7 @@ public static class BenchWork
             .Where(g => g.Count() >= least)
             .ToDictionary(g => g.Key, g => Math.Round(g.Select(s => s.Seconds).Order().ElementAt(g.Count() / 2) / 60.0, 1));
 
-    private static IReadOnlyList<Act>? Acts(string? text) => text is null ? null : [.. JsonSerializer.Deserialize<List<ToldAct>>(text, Json)!.Select(a => a.Hear())];
+    private static IReadOnlyList<Act> Acts(string text) => [.. JsonSerializer.Deserialize<List<ToldAct>>(text, Json)!.Select(a => a.Hear())];
 
     private static string Text(IReadOnlyList<Act> acts) => JsonSerializer.Serialize(acts.Select(ToldAct.Tell), Json);
 

@@ -3,7 +3,7 @@ using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 
-namespace IronLoop.Core.Jobs;
+namespace IronLoop.Core.Bands;
 
 /// <summary>
 /// A band the shop can fit: from stock, or the owner's own. It is one of a link bracelet with its clasp, a

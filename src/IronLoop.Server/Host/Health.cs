@@ -1,6 +1,6 @@
 using IronLoop.Storage;
 
-namespace IronLoop.Server;
+namespace IronLoop.Server.Host;
 
 internal sealed record HealthWire(string Status);
 

@@ -1,3 +1,4 @@
+using IronLoop.Core.Bands;
 using IronLoop.Core.Jobs;
 
 namespace IronLoop.Storage;

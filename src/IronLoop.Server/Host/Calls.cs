@@ -1,0 +1,120 @@
+using IronLoop.Server.Bench;
+using IronLoop.Server.Catalogue;
+using IronLoop.Server.Clasp;
+using IronLoop.Server.Clientele;
+using IronLoop.Server.Devices;
+using IronLoop.Server.Door;
+using IronLoop.Server.Fit;
+using IronLoop.Server.Gauge;
+using IronLoop.Server.HandOver;
+using IronLoop.Server.HouseRules;
+using IronLoop.Server.Labels;
+using IronLoop.Server.Live;
+using IronLoop.Server.LogBook;
+using IronLoop.Server.LongRunning;
+using IronLoop.Server.Match;
+using IronLoop.Server.OpenFiles;
+using IronLoop.Server.Ordering;
+using IronLoop.Server.Paper;
+using IronLoop.Server.PartStock;
+using IronLoop.Server.Rack;
+using IronLoop.Server.Safekeeping;
+using IronLoop.Server.Size;
+using IronLoop.Server.TakeIn;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Host;
+
+/// <summary>What a call goes through, and the calls there are.</summary>
+internal static class Calls
+{
+    /// <summary>What every call goes through, in this order.</summary>
+    public static void Prepare(WebApplication app)
+    {
+        app.UseForwardedHeaders();
+        app.UseMiddleware<SafeHeaders>();
+        app.UseExceptionHandler();
+        app.UseStatusCodePages();
+        app.Use(static (context, rest) =>
+        {
+            // What could not be read is looked at again, to say why.
+            if (context.Request.HasJsonContentType())
+                context.Request.EnableBuffering(bufferThreshold: 1 << 20);
+            return rest(context);
+        });
+        app.UseResponseCompression();
+        app.UseDefaultFiles();
+        app.UseStaticFiles(new StaticFileOptions
+        {
+            // Built files carry a hash in their name, so a browser may keep them for good; the page itself is asked for anew.
+            OnPrepareResponse = file => file.Context.Response.Headers.CacheControl =
+                file.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal) ? "public, max-age=31536000, immutable" : "no-cache",
+        });
+        // The page itself does not wait for the calls' routes.
+        app.UseRouting();
+        app.UseWebSockets(new WebSocketOptions { KeepAliveInterval = TimeSpan.FromSeconds(15), KeepAliveTimeout = TimeSpan.FromSeconds(30) });
+        app.MapOpenApi("/api/openapi/{documentName}.json").WithMetadata(new NeedsNobody());
+        if (StartedBy.IsReal)
+            app.Services.GetRequiredService<Metrics>().Count(app);
+        app.UseAuthentication();
+        app.UseMiddleware<Doorkeeper>();
+        app.UseMiddleware<OnceOnly>();
+        app.UseRateLimiter();
+    }
+
+    /// <summary>The calls there are, by who may make them.</summary>
+    public static void Map(WebApplication app)
+    {
+        app.NeedNobody().MapHealth();
+        // Figures in, figures out: nothing of the shop is told or changed.
+        var figures = app.WorkOutFigures();
+        figures.MapFit();
+        figures.MapJudge();
+        if (StartedBy.IsReal)
+            app.Services.GetRequiredService<Metrics>().Map(app);
+        app.MapDoor();
+        app.MapChanges();
+        // Over the counter.
+        app.MapRack();
+        app.MapTakeIn();
+        app.MapTakeInSheet();
+        app.MapGauge();
+        app.MapThreeWays();
+        app.MapOwnBracelet();
+        app.MapMatch();
+        app.MapLookUp();
+        app.MapOrders();
+        app.MapHandOver();
+        app.MapPaper();
+        app.MapLabels();
+        app.MapLog();
+        app.MapOpenFiles();
+        // At the bench, and on the shelves.
+        var bench = app.ChangesNeed(Role.Fitter);
+        bench.MapSpringBars();
+        bench.MapCatalogue();
+        bench.MapBands();
+        bench.MapClasp();
+        bench.MapParts();
+        bench.MapSize();
+        bench.MapWhatIf();
+        bench.MapVariants();
+        bench.MapStraps();
+        bench.MapBench();
+        bench.MapTools();
+        bench.MapNotes();
+        // The house.
+        var house = app.ChangesNeed(Role.Lead);
+        house.MapHands();
+        house.MapKeys();
+        house.MapLimits();
+        house.MapBenchWay();
+        house.MapSchool();
+        house.MapCaliper();
+        house.MapLongWork();
+        house.MapBackups();
+        house.MapClients();
+        app.MapFallback("/api/{**rest}", static context => Results.Problem(statusCode: StatusCodes.Status404NotFound, title: "There is no such call.").ExecuteAsync(context));
+        app.MapFallbackToFile("index.html").WithMetadata(new NeedsNobody());
+    }
+}

@@ -1,0 +1,78 @@
+using IronLoop.Server.Bench;
+using IronLoop.Server.Demo;
+using IronLoop.Server.Door;
+using IronLoop.Server.LongRunning;
+using IronLoop.Server.Match;
+using IronLoop.Server.Safekeeping;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Host;
+
+/// <summary>Opens the shop before the first call, and says in one line why it cannot.</summary>
+internal static class Opening
+{
+    /// <returns>What the program ends with; null when the shop is open.</returns>
+    public static async Task<int?> Open(WebApplication app, Switches switches)
+    {
+        ShopFile shop;
+        try
+        {
+            shop = app.Services.GetRequiredService<ShopFile>();
+            OnlyOurs.MakeSo(Path.GetDirectoryName(shop.Path)!);
+            LongWorkEndpoints.Sweep(Path.GetDirectoryName(shop.Path)!);
+            new Backups(shop).Sweep();
+            if (app.Services.GetRequiredService<ShopHeld>().LostAhead)
+                app.Logger.LogError("{Lost}", ShopHeld.Lost);
+        }
+        catch (Exception failed) when (StartTrouble.Explain(failed, switches.Data) is { } trouble)
+        {
+            await Console.Error.WriteLineAsync(trouble);
+            return 3;
+        }
+        if (Doorway.WhyNotBeyond(switches, shop) is { } refused)
+        {
+            await Console.Error.WriteLineAsync(refused);
+            return 2;
+        }
+        ComeOver.Run(shop);
+        if (switches.Demo || app.Configuration["demo"] == "yes")
+            DemoShop.FillWhenEmpty(shop, app.Services.GetRequiredService<TimeProvider>());
+        return null;
+    }
+
+    /// <summary>Puts a backup in the place of the shop in the folder, with no server running.</summary>
+    /// <returns>What the program ends with.</returns>
+    public static async Task<int> Restore(Switches switches, string kept)
+    {
+        try
+        {
+            using var held = ShopHeld.Take(switches.Data);
+            var aside = Backups.PutIn(switches.Data, kept, DateTimeOffset.UtcNow);
+            Console.WriteLine($"The shop in {switches.Data} is as {kept} has it.{(aside is null ? "" : $" The damaged one is kept as {aside}.")}");
+        }
+        catch (Exception failed) when (failed is IOException or Microsoft.Data.Sqlite.SqliteException)
+        {
+            await Console.Error.WriteLineAsync($"Not restored; the shop is as it was. {failed.Message}");
+            return 1;
+        }
+        return 0;
+    }
+
+    /// <summary>What is done once it answers.</summary>
+    public static void Started(WebApplication app, Switches switches)
+    {
+        app.Lifetime.ApplicationStarted.Register(() =>
+        {
+            // Under a test host nobody reads the console.
+            if (!StartedBy.Itself)
+                return;
+            // The first question of the day should not have to wait for the routes, nor the first list of bands for the shelf.
+            app.Services.GetRequiredService<BackgroundWork>().Begin(ending =>
+            {
+                _ = app.Services.GetRequiredService<EndpointDataSource>().Endpoints;
+                app.Services.GetRequiredService<MatchShelf>().Now(app.Services.GetRequiredService<ShopFile>());
+            });
+            Console.WriteLine($"Iron Loop is at {string.Join(' ', app.Urls)}{(switches.Demo ? ", with the demo" : "")}. Ctrl+C stops it.");
+        });
+    }
+}

@@ -1,0 +1,97 @@
+using System.Text.Json.Serialization.Metadata;
+using IronLoop.Server.Catalogue;
+using IronLoop.Server.Contract;
+using IronLoop.Server.Devices;
+using IronLoop.Server.Door;
+using IronLoop.Server.Live;
+using IronLoop.Server.LongRunning;
+using IronLoop.Server.Match;
+using IronLoop.Server.Ordering;
+using IronLoop.Server.Safekeeping;
+using IronLoop.Storage;
+using Microsoft.AspNetCore.Authentication.Cookies;
+using Microsoft.AspNetCore.DataProtection.KeyManagement;
+using Microsoft.AspNetCore.DataProtection.Repositories;
+using Microsoft.AspNetCore.ResponseCompression;
+using Microsoft.Extensions.Logging.Abstractions;
+
+namespace IronLoop.Server.Host;
+
+/// <summary>What the calls are given to work with.</summary>
+internal static class Services
+{
+    public static void Add(WebApplicationBuilder builder, Switches switches)
+    {
+        builder.Services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = true);
+        builder.Services.AddOpenApi(Wire.Configure);
+        builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails = about => about.ProblemDetails.Extensions["requestId"] = about.HttpContext.TraceIdentifier);
+        builder.Services.AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme).AddCookie();
+        builder.Services.AddAntiforgery();
+        Cookies.Add(builder.Services);
+        builder.Services.AddOptions<KeyManagementOptions>().Configure<IConfiguration>((keys, configuration) =>
+            keys.XmlRepository = new FileSystemXmlRepository(new DirectoryInfo(Path.Combine(configuration["data"] ?? switches.Data, "keys")), NullLoggerFactory.Instance));
+        builder.Services.AddSingleton(new Doorway(isOpen: switches.Demo));
+        builder.Services.AddSingleton<Knocks>();
+        builder.Services.AddSingleton<KnownBrowser>();
+        builder.Services.AddSingleton<Changes>();
+        builder.Services.AddSingleton<OpenLine>();
+        builder.Services.AddSingleton<Metrics>();
+        builder.Services.AddExceptionHandler<Problems>();
+        Arithmetic.Add(builder.Services);
+        builder.Services.AddResponseCompression(compression => compression.EnableForHttps = false);
+        builder.Services.Configure<GzipCompressionProviderOptions>(gzip => gzip.Level = System.IO.Compression.CompressionLevel.Optimal);
+        builder.Services.AddSingleton(TimeProvider.System);
+        builder.Services.AddSingleton(switches);
+        // A piece of work beside the requests that fails ends itself, not the program.
+        builder.Services.Configure<HostOptions>(host => host.BackgroundServiceExceptionBehavior = BackgroundServiceExceptionBehavior.Ignore);
+        builder.Services.AddSingleton<BackgroundWork>();
+        builder.Services.AddHostedService(services => services.GetRequiredService<BackgroundWork>());
+        builder.Services.AddSingleton<LongWorks>();
+        builder.Services.AddSingleton<CatalogueDesk>();
+        builder.Services.AddSingleton<CaliperFeed>();
+        builder.Services.AddSingleton<MatchShelf>();
+        builder.Services.AddSingleton<CaliperListener>();
+
+        builder.Services.AddSingleton<SupplierSource>();
+        builder.Services.AddScoped<OrderDesk>();
+        builder.Services.AddSingleton<BackupRunner>();
+        builder.Services.AddHttpClient<SupplierCalls>(SupplierCalls.Bound).ConfigurePrimaryHttpMessageHandler(SupplierCalls.Line).AddStandardResilienceHandler(resilience =>
+        {
+            resilience.AttemptTimeout.Timeout = TimeSpan.FromSeconds(2);
+            resilience.TotalRequestTimeout.Timeout = TimeSpan.FromSeconds(15);
+            resilience.Retry.MaxRetryAttempts = 4;
+            // A shop sends few orders: what a few failures in a row say is said by the tries themselves.
+            resilience.CircuitBreaker.FailureRatio = 0.95;
+            resilience.Retry.Delay = TimeSpan.FromMilliseconds(builder.Configuration.GetValue("suppliersRetryDelay", 250));
+        });
+
+        builder.Services.ConfigureHttpJsonOptions(json =>
+        {
+            Wire.Configure(json.SerializerOptions);
+            if (StartedBy.IsReal)
+                json.SerializerOptions.TypeInfoResolverChain.Insert(0, WireContext.Default);
+            json.SerializerOptions.TypeInfoResolver = json.SerializerOptions.TypeInfoResolver?.WithAddedModifier(Wire.RefuseNullInLists);
+        });
+        if (StartedBy.IsReal)
+        {
+            builder.Services.AddSingleton(services => ShopHeld.Take(services.GetRequiredService<IConfiguration>()["data"] ?? switches.Data));
+            builder.Services.AddSingleton(services =>
+            {
+                // Let go of after the file, since it is taken before it.
+                _ = services.GetRequiredService<ShopHeld>();
+                return ShopFile.Open(services.GetRequiredService<IConfiguration>()["data"] ?? switches.Data);
+            });
+            builder.Services.AddHostedService(services => services.GetRequiredService<CaliperListener>());
+            // Under a test host orders are looked after when the test says so.
+            if (StartedBy.Itself)
+            {
+                builder.Services.AddHostedService<OrderRunner>();
+                builder.Services.AddHostedService(services => services.GetRequiredService<BackupRunner>());
+            }
+        }
+        else
+        {
+            builder.Services.AddSingleton<ShopFile>(_ => throw new InvalidOperationException("No shop while the document is written."));
+        }
+    }
+}
