@@ -6,7 +6,11 @@ export default defineConfig({
   plugins: [vue(), vuetify({ autoImport: true })],
   build: { target: 'es2022', chunkSizeWarningLimit: 700, license: { fileName: 'licences.json' } },
   // Calls and the live line go to the server, which takes a page of this port for one of its own.
-  server: { proxy: { '/api': { target: 'http://127.0.0.1:5180', ws: true, changeOrigin: true, rewriteWsOrigin: true } } },
+  server: {
+    proxy: {
+      '/api': { target: 'http://127.0.0.1:5180', ws: true, changeOrigin: true, rewriteWsOrigin: true },
+    },
+  },
   test: {
     environment: 'jsdom',
     setupFiles: ['./src/test-setup.ts'],
