@@ -19,7 +19,7 @@ public sealed class ForgettingTests : IDisposable
     private static readonly string[] Secrets =
     [
         "Quillon", "Vexbar", "Oldnaam", "ropewalkway", "fishgatelane", "slipsovery", "slippagetwo", "crownlooser", "scratchnote", "withdrawnmark", "signerhandy",
-        "stepnoteword", "answerword", "leftoutwhy", "traywhyword", "untriedwhy", "closenoteword", "observeword", "heardword", "claspnamed",
+        "stepnoteword", "answerword", "leftoutwhy", "traywhyword", "untriedwhy", "closenoteword", "observeword", "heardword", "claspnamed", "ownbandof",
     ];
 
     private readonly Shop _shop = new(demo: true);
@@ -49,10 +49,12 @@ public sealed class ForgettingTests : IDisposable
             var job = Storage.Jobs.Find(work, id)!;
             client = job.Client.Id;
             var band = Bands.InStock(work)[0];
-            var own = Bands.Add(work, band with { Article = Bands.NextArticle(work, "OWN"), OwnerClientId = client, InStock = 1, Band = band.Band with { ClaspName = "claspnamed clasp" } });
+            var own = Bands.Add(work, band with { Name = "Ownbandof them", Article = Bands.NextArticle(work, "OWN"), OwnerClientId = client, InStock = 1, Band = band.Band with { ClaspName = "claspnamed clasp" } });
             Storage.Jobs.ChooseBand(work, id, own);
             Consents.Set(work, id, new Consent(own, "file the end", "signerhandy", now), "TB");
             Log.Write(work, id, now, "TB", Station.Match, LogLine.Of(LogKind.Consented, "file the end").Saying(Wording.SignedBy, "signerhandy"));
+            Log.Write(work, id, now, "TB", Station.Match, LogLine.Of(LogKind.BandChosen, "Ownbandof them", "OWN-1"));
+            Bags.Fill(work, id, [new Core.Tray.BagLine("links of 8 mm", 2) { Fits = "ownbandof them" }]);
             Log.Write(work, id, now, "TB", Station.Clasp, LogLine.Of(LogKind.ClaspKept, "claspnamed clasp"));
             var note = StepNotes.Add(work, id, "Protect the case.", "stepnoteword", false, null, now, "TB");
             StepNotes.Answer(work, id, note, "answerword");

@@ -15,7 +15,7 @@ internal sealed record ForgottenWire(DateTimeOffset At, string By, IReadOnlyList
         [
             .. new (int Count, string One, string Many)[]
             {
-                (gone.Names, "name: of the person, with how to reach them", "names: of the person, with how to reach them, of watches and of clasps"),
+                (gone.Names, "name: of the person, with how to reach them", "names: of the person, with how to reach them, of watches and of their bands"),
                 (gone.Wordings, "wording of what was said", "wordings of what was said, former ones too"),
                 (gone.Notes, "note", "notes"),
                 (gone.Signatures, "signature", "signatures"),

@@ -78,8 +78,10 @@ internal static class Services
             builder.Services.AddSingleton(services =>
             {
                 // Let go of after the file, since it is taken before it.
-                _ = services.GetRequiredService<ShopHeld>();
-                return ShopFile.Open(services.GetRequiredService<IConfiguration>()["data"] ?? switches.Data);
+                var held = services.GetRequiredService<ShopHeld>();
+                var shop = ShopFile.Open(services.GetRequiredService<IConfiguration>()["data"] ?? switches.Data);
+                held.Opened();
+                return shop;
             });
             builder.Services.AddHostedService(services => services.GetRequiredService<CaliperListener>());
             // Under a test host orders are looked after when the test says so.

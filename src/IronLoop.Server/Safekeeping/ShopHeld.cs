@@ -14,9 +14,14 @@ internal sealed class ShopHeld : IDisposable
         (_hold, _ahead) = (hold, Path.Combine(folder, "iron-loop.db-wal"));
         // Whoever lets go in order brings everything into the file itself and says so here; else what was written last lies ahead of it.
         LostAhead = hold.Length > 0 && File.Exists(Path.Combine(folder, "iron-loop.db")) && !File.Exists(_ahead);
-        hold.SetLength(0);
-        hold.Write("open"u8);
-        hold.Flush(flushToDisk: true);
+    }
+
+    /// <summary>Says that the shop is open from now on: whoever ends without letting go of it leaves this behind.</summary>
+    public void Opened()
+    {
+        _hold.SetLength(0);
+        _hold.Write("open"u8);
+        _hold.Flush(flushToDisk: true);
     }
 
     /// <summary>Whether the shop was not let go of in order, and what was written last is not there any more.</summary>

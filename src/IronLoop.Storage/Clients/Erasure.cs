@@ -3,7 +3,7 @@ namespace IronLoop.Storage;
 /// <summary>What was taken out of the shop when a client was forgotten: how many of each, nothing of what it was.</summary>
 /// <param name="At">When.</param>
 /// <param name="By">By whom, by initials; empty where that is not known any more.</param>
-/// <param name="Names">The client's name and contact, and the names of their watches and clasps.</param>
+/// <param name="Names">The client's name and contact, and the names of their watches, own bands and clasps.</param>
 /// <param name="Wordings">What was said freely, with every former wording.</param>
 /// <param name="Notes">Notes at steps and marks, reasons, and what was noted of parts.</param>
 /// <param name="Signatures">Signatures.</param>
@@ -33,6 +33,8 @@ public static class Erasure
     /// <summary>What stands where a watch’s name was: it may have been called after its owner.</summary>
     public const string AWatch = "Watch";
 
+    private const string ABand = "own band", AClasp = "clasp";
+
     private const string Jobs = "(SELECT id FROM job WHERE client_id = $client)";
 
     /// <summary>Forgets a client.</summary>
@@ -60,7 +62,7 @@ public static class Erasure
             + Each($"DELETE FROM copied_loop WHERE job_id IN {Jobs}")
             + Each($"UPDATE wrist SET wear = NULL, worn_at = NULL, season = NULL WHERE (wear IS NOT NULL OR worn_at IS NOT NULL OR season IS NOT NULL) AND job_id IN {Jobs}");
         Each("UPDATE job SET observe_on = NULL, water = NULL, nickel_sensitive = NULL, hair_pull = NULL, wished_colour = NULL WHERE client_id = $client");
-        var names = 1 + Each($"UPDATE watch SET name = '{AWatch}' WHERE client_id = $client") + NameClasps(work, clientId);
+        var names = 1 + Each($"UPDATE watch SET name = '{AWatch}' WHERE client_id = $client") + NameOwnThings(work, clientId);
         work.Execute("UPDATE client SET name = $nobody, contact = '', off_centre_um = 0, hot_um = NULL, cold_um = NULL, erased_at = $at WHERE id = $client",
             ("$client", clientId), ("$nobody", Nobody), ("$at", at));
         Presses.Forget(work);
@@ -69,27 +71,35 @@ public static class Erasure
         return photos;
     }
 
-    /// <summary>Takes the names of a client’s own clasps away, also where the bench and the log say them; what the shop calls its own stays.</summary>
-    private static int NameClasps(ShopWork work, long clientId)
+    /// <summary>Takes the names away that somebody gave a client’s own bands and clasps, also where the bench and the log say them; what the shop calls its own so stays.</summary>
+    private static int NameOwnThings(ShopWork work, long clientId)
     {
-        const string Clasp = "clasp";
-        var names = work.Query(
+        var bands = work.Query(
+            $"SELECT DISTINCT name FROM band WHERE owner_client_id = $client AND name NOT IN ('{ABand}', 'Own bracelet') AND name NOT IN (SELECT name FROM band WHERE owner_client_id IS NULL)",
+            row => row.Text("name"), ("$client", clientId));
+        var clasps = work.Query(
             $"""
             SELECT name FROM (SELECT clasp_name AS name FROM own_bracelet WHERE job_id IN {Jobs} UNION SELECT clasp_name FROM band WHERE owner_client_id = $client)
-            WHERE name NOT IN ('', '{Clasp}') AND name NOT IN (SELECT clasp_name FROM band WHERE owner_client_id IS NULL) AND name NOT IN (SELECT name FROM part)
+            WHERE name NOT IN ('', '{AClasp}') AND name NOT IN (SELECT clasp_name FROM band WHERE owner_client_id IS NULL) AND name NOT IN (SELECT name FROM part)
             """,
             row => row.Text("name"), ("$client", clientId));
-        foreach (var name in names)
+        foreach (var (name, instead) in bands.Select(b => (b, ABand)).Concat(clasps.Select(c => (c, AClasp))))
         {
-            foreach (var (table, column) in ((string, string)[])[("bench_plan", "plan"), ("bench_step", "acts"), ("log_entry", "facts")])
-                Replace(table, column, System.Text.Json.JsonEncodedText.Encode(name).ToString());
-            Replace("bench_step", "says", name);
-            Replace("bag_line", "what", name);
-            work.Execute($"UPDATE own_bracelet SET clasp_name = '{Clasp}' WHERE clasp_name = $name AND job_id IN {Jobs}", ("$name", name), ("$client", clientId));
-            work.Execute($"UPDATE band SET clasp_name = '{Clasp}' WHERE clasp_name = $name AND owner_client_id = $client", ("$name", name), ("$client", clientId));
+            // In the middle of a sentence it begins small. A name of one or two letters names nobody, and stands in every other word.
+            foreach (var said in name.Length < 3 ? [] : (string[])[name, char.ToLowerInvariant(name[0]) + name[1..]])
+            {
+                var written = System.Text.Json.JsonEncodedText.Encode(said).ToString();
+                foreach (var (table, column, text) in ((string, string, string)[])
+                    [("bench_plan", "plan", written), ("bench_step", "acts", written), ("log_entry", "facts", written), ("bench_step", "says", said), ("bag_line", "what", said), ("bag_line", "fits", said)])
+                {
+                    work.Execute($"UPDATE OR REPLACE {table} SET {column} = replace({column}, $said, $instead) WHERE job_id IN {Jobs}",
+                        ("$said", text), ("$instead", instead), ("$client", clientId));
+                }
+            }
+            work.Execute($"UPDATE own_bracelet SET clasp_name = $instead WHERE clasp_name = $name AND job_id IN {Jobs}", ("$instead", instead), ("$name", name), ("$client", clientId));
+            work.Execute("UPDATE band SET clasp_name = $instead WHERE clasp_name = $name AND owner_client_id = $client", ("$instead", instead), ("$name", name), ("$client", clientId));
+            work.Execute("UPDATE band SET name = $instead WHERE name = $name AND owner_client_id = $client", ("$instead", instead), ("$name", name), ("$client", clientId));
         }
-        void Replace(string table, string column, string name) =>
-            work.Execute($"UPDATE {table} SET {column} = replace({column}, $name, '{Clasp}') WHERE job_id IN {Jobs}", ("$name", name), ("$client", clientId));
-        return names.Count;
+        return bands.Count + clasps.Count;
     }
 }
