@@ -89,6 +89,11 @@ public sealed class GaugeTests : IDisposable
         _shop.Kill();
         _screen.Type("barToBar", "41.2");
         _screen.UntilSays("Not saved yet: 41.2");
+        // Also when the page asks for all it shows anew meanwhile, and hears nothing.
+        _screen.Run("document.dispatchEvent(new Event('visibilitychange'))");
+        _screen.UntilSays("The shop’s server does not answer");
+        _screen.Until(() => _screen.All(".rail [role=alert]").Count > 0, "the rack, which was asked for anew");
+        _screen.Text.ShouldContain("Not saved yet: 41.2");
         _shop.Restart();
         _screen.Until(() => Value("barToBar").StartsWith("41.2 mm", StringComparison.Ordinal), "the figure that waited");
         _screen.Reload();

@@ -48,6 +48,8 @@ const size = useSize(id)
 /** The link the fitter is on, at Size. */
 const at = ref<Place | null>(null)
 const job = computed(() => shop.job.data.value)
+/** What is on the screen stays there while the server does not answer: it may hold what is not saved yet. */
+const notThere = computed(() => (job.value ? null : shop.job.error.value))
 /** Where the bench step is worked. */
 const marked = ref<BenchPlace | null>(null)
 /** A band that is only looked at, at Match. */
@@ -96,8 +98,8 @@ function move(position: number) {
 </script>
 
 <template>
-  <section v-if="shop.job.error.value" class="job">
-    <p role="alert" class="says">{{ wholeOf(shop.job.error.value) }}</p>
+  <section v-if="notThere" class="job">
+    <p role="alert" class="says">{{ wholeOf(notThere) }}</p>
   </section>
   <section v-else-if="job" class="job">
     <header class="who">
