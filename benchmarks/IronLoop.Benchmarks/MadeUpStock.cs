@@ -1,8 +1,9 @@
 using IronLoop.Core.Bands;
 using IronLoop.Core.Fitting;
-using IronLoop.Core.Jobs;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
+using IronLoop.Core.Shelf;
 
 namespace IronLoop.Benchmarks;
 
@@ -59,12 +60,12 @@ internal static class MadeUpStock
         };
     }
 
-    private static Band Strap(Random random, Length width)
+    private static TwoPieceBand Strap(Random random, Length width)
     {
         var thickness = Mm(1.8m + random.Next(12) * 0.2m);
         var material = (BandMaterial)random.Next(3);
         var size = random.Next(4) * 4;
-        return new Band(
+        return new TwoPieceBand(
             new BandFacts(BandKind.TwoPiece, material, width, (BandAttachment)random.Next(2), null, null)
             {
                 EndThickness = thickness + Mm(0.4m),
@@ -72,28 +73,25 @@ internal static class MadeUpStock
                 End = random.Next(6) == 0 ? BandEnd.Curved : BandEnd.Straight,
                 Colour = Colours[random.Next(Colours.Length)],
             },
-            thickness, "pin buckle", null, [], null, new TwoPieceStrap(Mm(68 + size), Mm(112 + size), Mm(52 + size), Mm(6.5m), 7));
+            thickness, "pin buckle", new TwoPieceStrap(Mm(68 + size), Mm(112 + size), Mm(52 + size), Mm(6.5m), 7));
     }
 
-    private static Band OnePiece(Random random, Length width)
+    private static PulledThroughBand OnePiece(Random random, Length width)
     {
         var layer = Mm(0.9m + random.Next(5) * 0.1m);
-        return new Band(
+        return new PulledThroughBand(
             new BandFacts(BandKind.OnePiece, BandMaterial.Textile, width, BandAttachment.PullThrough, null, null)
             {
                 EndThickness = layer,
                 Colour = Colours[random.Next(Colours.Length)],
             },
-            layer, "pin buckle", null, [], null, null)
-        {
-            OnePiece = new OnePieceBand(Mm(160 + random.Next(4) * 5), Mm(7), 12, layer, null),
-        };
+            layer, "pin buckle", new OnePieceBand(Mm(160 + random.Next(4) * 5), Mm(7), 12, layer, null));
     }
 
-    private static Band Mesh(Random random, Length width)
+    private static MeshBracelet Mesh(Random random, Length width)
     {
         var thickness = Mm(1.2m + random.Next(6) * 0.2m);
-        return new Band(
+        return new MeshBracelet(
             new BandFacts(BandKind.Mesh, BandMaterial.Metal, width, BandAttachment.LooseBar, null, null)
             {
                 EndThickness = thickness + Mm(0.8m),
@@ -101,18 +99,15 @@ internal static class MadeUpStock
                 Finish = random.Next(2) == 0 ? "brushed" : "polished",
                 Colour = "steel",
             },
-            thickness, "slide clasp", null, [], null, null)
-        {
-            Mesh = new MeshBand(Mm(118 + random.Next(5) * 3), Mm(176 + random.Next(5) * 4), random.Next(2) * 30),
-        };
+            thickness, "slide clasp", new MeshBand(Mm(118 + random.Next(5) * 3), Mm(176 + random.Next(5) * 4), random.Next(2) * 30));
     }
 
-    private static Band Bracelet(Random random, Length width)
+    private static LinkBracelet Bracelet(Random random, Length width)
     {
         var pitch = Mm(6 + random.Next(10) * 0.5m);
         var links = 4 + random.Next(5);
         Link[] Row(int count) => [.. Enumerable.Repeat(new Link(pitch, false), 2), .. Enumerable.Repeat(new Link(pitch, true), count)];
-        return new Band(
+        return new LinkBracelet(
             new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, width, BandAttachment.LooseBar, random.Next(3) > 0, null)
             {
                 EndThickness = Mm(2.4m + random.Next(5) * 0.2m),
@@ -122,7 +117,7 @@ internal static class MadeUpStock
             },
             Mm(2.6m + random.Next(8) * 0.2m), "fold-over",
             new Bracelet([.. Row(links), new Link(Mm(5), true)], Row(links)),
-            [], new BraceletClasp(Mm(16 + random.Next(6)), Mm(16 + random.Next(6)), Side.Twelve, 3 + random.Next(6), Mm(2 + random.Next(3) * 0.25m), 1), null);
+            new BraceletClasp(Mm(16 + random.Next(6)), Mm(16 + random.Next(6)), Side.Twelve, 3 + random.Next(6), Mm(2 + random.Next(3) * 0.25m), 1));
     }
 
     private static Length Mm(decimal millimetres) => Length.FromMillimetres(millimetres);

@@ -1,5 +1,6 @@
 using BenchmarkDotNet.Attributes;
-using IronLoop.Core.Jobs;
+using IronLoop.Core.Gauging;
+using IronLoop.Core.Shelf;
 
 namespace IronLoop.Benchmarks;
 
@@ -9,7 +10,7 @@ public class MatchBenchmarks
 {
     private readonly Figures _watch = MadeUpStock.Watch;
     private readonly House _house = MadeUpStock.House;
-    private Shelf _shelf = null!;
+    private BandShelf _shelf = null!;
     private Shelved[] _bands = null!;
 
     /// <summary>How many bands are in stock.</summary>
@@ -20,15 +21,15 @@ public class MatchBenchmarks
     public void Setup()
     {
         _bands = [.. MadeUpStock.Of(Bands)];
-        _shelf = Shelf.Of(_bands);
+        _shelf = BandShelf.Of(_bands);
     }
 
     [Benchmark]
     public ShelfAnswer FirstPage() => _shelf.Find(_watch, _house, new ShelfFilter(), 0, 20);
 
     [Benchmark]
-    public Shelf MakeReady() => Shelf.Of(_bands);
+    public BandShelf MakeReady() => BandShelf.Of(_bands);
 
     [Benchmark]
-    public Shelf OneBandChanged() => _shelf.With([_bands[0] with { InStock = 0 }]);
+    public BandShelf OneBandChanged() => _shelf.With([_bands[0] with { InStock = 0 }]);
 }

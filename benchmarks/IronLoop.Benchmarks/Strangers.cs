@@ -8,7 +8,10 @@ namespace IronLoop.Benchmarks;
 internal static class Strangers
 {
     /// <summary>Asks so many, and prints the worst.</summary>
-    public static void Run(int count)
+    /// <param name="count">How many are drawn.</param>
+    /// <param name="part">Of these every so many-th is asked, from this one on: several processes share the work.</param>
+    /// <param name="parts">How many share it.</param>
+    public static void Run(int count, int part = 0, int parts = 1)
     {
         var random = new Random(20_261_128);
         var worst = new List<(double Ms, double Mb, string What, PlanRequest Request)>();
@@ -16,15 +19,19 @@ internal static class Strangers
         for (var i = 0; i < count; i++)
         {
             var (request, what) = Draw(random);
+            if (i % parts != part)
+                continue;
             var (ms, mb, isAnswered) = Ask(request);
             (answered, refused) = isAnswered ? (answered + 1, refused) : (answered, refused + 1);
             worst.Add((ms, mb, isAnswered ? what : what + ", refused", request));
         }
-        Console.WriteLine($"{count} questions: {answered} answered, {refused} refused");
+        Console.WriteLine($"{worst.Count} questions: {answered} answered, {refused} refused");
         // Compiling and collecting count as well, and fall on whichever question is asked then: the dearest are asked again.
         foreach (var (ms, mb, what, request) in worst.OrderByDescending(w => w.Ms).Take(10))
             Console.WriteLine($"  {ms:0} ms, asked again {Enumerable.Range(0, 3).Min(_ => Ask(request).Ms):0} ms of processor, {mb:0.0} MB allocated: {what}");
-        Console.WriteLine($"  most allocated {worst.Max(w => w.Mb):0.0} MB; median {worst.OrderBy(w => w.Ms).ElementAt(count / 2).Ms:0.00} ms");
+        foreach (var (_, mb, what, _) in worst.OrderByDescending(w => w.Mb).Take(3))
+            Console.WriteLine($"  {mb:0.0} MB allocated: {what}");
+        Console.WriteLine($"  median {worst.OrderBy(w => w.Ms).ElementAt(worst.Count / 2).Ms:0.00} ms");
     }
 
     /// <summary>Asks one: processor time over all threads, whatever else the machine does meanwhile.</summary>

@@ -1,11 +1,13 @@
 using IronLoop.Core.Bands;
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.HandOver;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
+using IronLoop.Core.Shelf;
 using IronLoop.Core.Tray;
 using IronLoop.Storage;
 
@@ -34,7 +36,7 @@ internal static class MadeUpLog
             using var work = shop.Begin();
             for (var i = from; i < Math.Min(jobs, from + 5_000); i++)
                 stock.Add(Bands.Add(work, new StockBand(0, $"SK-{i:000000}", $"Bracelet {i}", null, "brushed", "steel", 9_900, 1_000_000, Bracelet(16 + i % 9, i / 9 % 20))));
-            work.Keep();
+            work.Commit();
             Console.Error.WriteLine($"{stock.Count} bands");
         }
         for (var from = 0; from < jobs; from += 2_000)
@@ -56,7 +58,7 @@ internal static class MadeUpLog
                 Jobs.ChooseBand(work, job, band);
                 Jobs.KeepClasp(work, job, at);
                 Log.Write(work, job, at, by, Station.TakeIn, LogLine.Of(LogKind.TakenIn, Request.TakeLinksOut.ToString()).Saying(Wording.Words, Any(Words)));
-                Plans.Set(work, job, new StoredPlan(Out(random.Next(3), random.Next(3)), Length.FromMillimetres(155), at));
+                Plans.Set(work, job, new JobPlan(Out(random.Next(3), random.Next(3)), Length.FromMillimetres(155), at));
                 for (var step = 0; step < 12; step++)
                     BenchWork.Do(work, job, new BenchStep($"step-{step}", step == 5 ? StepRow.TryOn : StepRow.Open, 1, []) { Says = "A step of the work." }, null, at.AddMinutes(step + 1), by, 60 + random.Next(120));
                 Bags.Fill(work, job, [new BagLine("links of 8.2 mm", 3), new BagLine("split pins", 3)]);
@@ -65,12 +67,12 @@ internal static class MadeUpLog
                 HandOvers.Close(work, job, at.AddHours(2), new HandedOver(HowItGoesBack.Collected, by, "", left, null, null, "", null));
                 Log.Write(work, job, at.AddHours(2), by, Station.HandOver, LogLine.Of(LogKind.HandedOver, "2 links taken out of the 12 side. Micro-adjust in position 3 of 5.").Saying(Wording.CloseNote, $"{Any(Words)} {Any(Words)}."));
             }
-            work.Keep();
+            work.Commit();
             Console.Error.WriteLine($"{Math.Min(jobs, from + 2_000)} of {jobs} jobs");
         }
         using var index = shop.Begin();
         Visits.CatchUp(index);
-        index.Keep();
+        index.Commit();
     }
 
     private static Arrangement Out(int twelve, int six)
@@ -79,20 +81,20 @@ internal static class MadeUpLog
         return new Arrangement(Row(twelve), Row(six), 2);
     }
 
-    private static Band Bracelet(decimal width, long make)
+    private static LinkBracelet Bracelet(decimal width, long make)
     {
         var pitch = Length.FromMillimetres(7 + make * 0.1m);
         Link[] Row(int links) => [.. Enumerable.Range(0, links).Select(i => new Link(pitch, i >= 2)), new Link(new Length(pitch.Micrometres / 2), true)];
-        return new Band(
+        return new LinkBracelet(
             new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, Length.FromMillimetres(width), BandAttachment.LooseBar, true, null)
             {
                 EndThickness = Length.FromMillimetres(2.6m),
                 TubeBore = Length.FromMillimetres(1.9m),
             },
-            Length.FromMillimetres(3.4m), "fold-over", new Bracelet(Row(9), Row(8)), [],
-            new BraceletClasp(Length.FromMillimetres(19), Length.FromMillimetres(20), Side.Twelve, 8, Length.FromMillimetres(1.5m), 3), null)
+            Length.FromMillimetres(3.4m), "fold-over", new Bracelet(Row(9), Row(8)),
+            new BraceletClasp(Length.FromMillimetres(19), Length.FromMillimetres(20), Side.Twelve, 8, Length.FromMillimetres(1.5m), 3))
         {
-            Fastener = Fastener.SplitPin,
+            JoinedBy = Fastener.SplitPin,
         };
     }
 }

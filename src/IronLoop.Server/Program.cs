@@ -1,6 +1,6 @@
 using System.Security.Cryptography;
 using System.Security.Cryptography.X509Certificates;
-using IronLoop.Server;
+using IronLoop.Server.Contract;
 using IronLoop.Server.Host;
 using IronLoop.Server.Safekeeping;
 

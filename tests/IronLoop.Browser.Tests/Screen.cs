@@ -54,7 +54,7 @@ public sealed class Screen : IDisposable
     /// <summary>Waits until something holds; fails with what was on the screen when it does not.</summary>
     public void Until(Func<bool> holds, string? what = null)
     {
-        var wait = new WebDriverWait(_driver, TimeSpan.FromSeconds(15)) { PollingInterval = TimeSpan.FromMilliseconds(40) };
+        var wait = new WebDriverWait(_driver, TimeSpan.FromSeconds(45)) { PollingInterval = TimeSpan.FromMilliseconds(40) };
         wait.IgnoreExceptionTypes(typeof(NoSuchElementException), typeof(StaleElementReferenceException));
         try
         {
@@ -66,7 +66,8 @@ public sealed class Screen : IDisposable
         }
     }
 
-    public string Text => _driver.FindElement(By.TagName("body")).Text;
+    /// <summary>What can be read on the screen. The browser itself says so: asked through the driver, every node is looked at by itself.</summary>
+    public string Text => ((string)_driver.ExecuteScript("return document.body.innerText")!).Replace('\u00a0', ' ');
 
     public void UntilSays(string words) => Until(() => Text.Contains(words, StringComparison.Ordinal), $"“{words}”");
 

@@ -135,7 +135,7 @@ public sealed class ArchiveTests : IDisposable
         using (var work = _shop.File.Begin())
         {
             Storage.Visits.IndexAll(work, (_, _) => { });
-            work.Keep();
+            work.Commit();
         }
         (await Ended(_shop, await _shop.Post("/api/log/index", null)))["says"]!.GetValue<string>().ShouldEndWith("jobs are in the index.");
         (await _shop.Get("/api/log?client=torvic"))["visits"]!.AsArray().Count.ShouldBe(1);

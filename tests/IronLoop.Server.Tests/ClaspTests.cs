@@ -156,7 +156,7 @@ public sealed class ClaspTests : IDisposable
         var job = await JobId("Dorrit Vale");
         var sheet = await _shop.Put($"/api/jobs/{job}/clasp/own-parts", new { kind = "springBars", straight = true, springy = true, unworn = true });
         Own(sheet, "springBars")["reused"]!.GetValue<bool>().ShouldBeTrue();
-        await _shop.Put($"/api/jobs/{job}/clasp/own-parts/replacement", new { kind = "springBars", partId = (await Part("SB-18-15"))["id"]!.GetValue<long>() }, HttpStatusCode.Conflict);
+        await _shop.Put($"/api/jobs/{job}/clasp/own-parts/replacement", new { kind = "springBars", partId = (await Part("SB-18-15"))["id"]!.GetValue<long>() }, HttpStatusCode.BadRequest);
 
         sheet = await _shop.Put($"/api/jobs/{job}/clasp/own-parts", new { kind = "springBars", straight = true, springy = false, unworn = true });
         Own(sheet, "springBars")["says"]!.GetValue<string>().ShouldContain("lost its spring");

@@ -1,7 +1,7 @@
-using System.IO.Compression;
-using System.Runtime.CompilerServices;
 using System.Text.Json.Nodes;
+using IronLoop.Core.Matching;
 using IronLoop.Replay;
+using IronLoop.Storage;
 
 namespace IronLoop.Server.Tests;
 
@@ -17,15 +17,8 @@ public sealed class ComeOverTests : IDisposable
 
     private Shop Before()
     {
-        Unpack(Path.Combine(_folder, "iron-loop.db"));
+        ShopsBefore.Unpack(13, Path.Combine(_folder, "iron-loop.db"));
         return new Shop(folder: _folder);
-    }
-
-    private static void Unpack(string to, [CallerFilePath] string here = "")
-    {
-        using var packed = new GZipStream(File.OpenRead(Path.Combine(Path.GetDirectoryName(here)!, "shops", "demo-of-migration-13.db.gz")), CompressionMode.Decompress);
-        using var file = File.Create(to);
-        packed.CopyTo(file);
     }
 
     [Fact]
@@ -73,7 +66,7 @@ public sealed class ComeOverTests : IDisposable
 
         // It comes over once: the second start finds it as it is.
         var before = half.ToJsonString();
-        shop.File.Settle();
+        shop.File.Checkpoint();
         using var again = new Shop(folder: shop.Stop());
         (await again.Get($"/api/jobs/{jobs["Sunniva Marl"]}/bench")).ToJsonString().ShouldBe(before);
     }
@@ -84,7 +77,7 @@ public sealed class ComeOverTests : IDisposable
         using var shop = new Shop(folder: _folder);
         const string backup = "iron-loop-20260101T000000Z.db";
         Directory.CreateDirectory(Path.Combine(_folder, "backups"));
-        Unpack(Path.Combine(_folder, "backups", backup));
+        ShopsBefore.Unpack(13, Path.Combine(_folder, "backups", backup));
         var back = await shop.Post($"/api/backups/{backup}/restore", null);
         while (back["state"]!.GetValue<string>() == "running")
         {
@@ -97,4 +90,26 @@ public sealed class ComeOverTests : IDisposable
     }
 
     private static List<string> Left(JsonNode bench) => [.. bench["steps"]!.AsArray().Where(s => !s!["done"]!.GetValue<bool>()).Select(s => s!["row"]!.GetValue<string>()).Distinct()];
+
+    [Fact]
+    public void How_a_band_closes_and_what_was_consented_to_come_over_as_codes()
+    {
+        ShopsBefore.Unpack(22, Path.Combine(_folder, "iron-loop.db"));
+        using var shop = new Shop(folder: _folder);
+        using var work = shop.File.Look();
+        var bands = Bands.InStock(work);
+        bands.Count.ShouldBeGreaterThan(20);
+        bands.ShouldAllBe(b => b.Band.ClaspKind == ClaspWords.KindOf(b.Band.ClaspName) && b.Band.HasFlap == b.Band.ClaspName.Contains("flap", StringComparison.Ordinal));
+        bands.Count(b => b.Band.ClaspKind is not null).ShouldBeGreaterThan(15);
+        // Whoever signed then has signed to the same work now.
+        var signed =
+            from id in Storage.Jobs.Ids(work)
+            let job = JobReader.Find(work, id)!
+            from needed in job.ConsentsNeeded()
+            let consent = Consents.Of(work, id, needed.Topic)
+            where consent is not null
+            select consent.IsTo(job.Stock!.Id, needed.Work);
+        signed.ToList().ShouldNotBeEmpty();
+        signed.ShouldAllBe(holds => holds);
+    }
 }

@@ -2,7 +2,9 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
+using IronLoop.Server.Contract;
 using IronLoop.Server.Door;
+using IronLoop.Server.Host;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Tests;
@@ -306,7 +308,7 @@ public sealed class DoorTests : IDisposable
     {
         var lead = await Lead();
         var key = (await In(lead, "TB", Long)).Headers.GetValues("Set-Cookie").First().Split('=', ';')[1];
-        _shop.File.Settle();
+        _shop.File.Checkpoint();
         foreach (var file in Directory.GetFiles(_shop.Folder, "*", SearchOption.AllDirectories).Where(f => Path.GetFileName(f) != "held"))
         {
             var bytes = await System.IO.File.ReadAllBytesAsync(file);

@@ -61,7 +61,7 @@ public sealed class FaultTests : IDisposable
     {
         var backups = new Backups(_shop.File);
         var kept = backups.Make(_shop.Clock.GetUtcNow());
-        _shop.File.Settle();
+        _shop.File.Checkpoint();
         ShopFile.LetGo();
         var bytes = await System.IO.File.ReadAllBytesAsync(Database);
         // The pages that hold the tables' own list: nothing can be found any more.
@@ -172,7 +172,7 @@ public sealed class FaultTests : IDisposable
     public async Task An_account_that_cannot_be_read_is_shown_as_damaged_and_everything_else_goes_on(string fault)
     {
         using var shop = new Shop(demo: true);
-        shop.File.Settle();
+        shop.File.Checkpoint();
         using (var other = new Microsoft.Data.Sqlite.SqliteConnection($"Data Source={Path.Combine(shop.Folder, "iron-loop.db")}"))
         {
             other.Open();

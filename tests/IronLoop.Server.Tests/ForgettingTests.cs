@@ -1,9 +1,8 @@
-using System.IO.Compression;
 using System.Net;
 using System.Net.Http.Json;
-using System.Runtime.CompilerServices;
 using System.Text;
 using System.Text.Json.Nodes;
+using IronLoop.Core.Matching;
 using IronLoop.Core.Bands;
 using IronLoop.Core.Bench;
 using IronLoop.Core.Jobs;
@@ -51,7 +50,7 @@ public sealed class ForgettingTests : IDisposable
             var band = Bands.InStock(work)[0];
             var own = Bands.Add(work, band with { Name = "Ownbandof them", Article = Bands.NextArticle(work, "OWN"), OwnerClientId = client, InStock = 1, Band = band.Band with { ClaspName = "claspnamed clasp" } });
             Storage.Jobs.ChooseBand(work, id, own);
-            Consents.Set(work, id, new Consent(own, "file the end", "signerhandy", now), "TB");
+            Consents.Set(work, id, new Consent(own, "file the end", "signerhandy", now) { Kinds = new HashSet<WorkKind> { WorkKind.File } }, "TB");
             Log.Write(work, id, now, "TB", Station.Match, LogLine.Of(LogKind.Consented, "file the end").Saying(Wording.SignedBy, "signerhandy"));
             Log.Write(work, id, now, "TB", Station.Match, LogLine.Of(LogKind.BandChosen, "Ownbandof them", "OWN-1"));
             Bags.Fill(work, id, [new Core.Tray.BagLine("links of 8 mm", 2) { Fits = "ownbandof them" }]);
@@ -66,7 +65,7 @@ public sealed class ForgettingTests : IDisposable
             TriedOns.Keep(work, id, new Felt(TryOnOutcome.NotTried, true) { Reason = "untriedwhy" });
             Log.Write(work, id, now, "TB", Station.Bench, LogLine.Of(LogKind.BenchDone, "2"));
             HandOvers.Close(work, id, now, new HandedOver(null, "TB", "closenoteword", null, null, new DateOnly(2026, 12, 9), "observeword", null));
-            work.Keep();
+            work.Commit();
         }
         await _shop.Post($"/api/jobs/{id}/observed", new { by = "TB", heard = "heardword" });
         (await _shop.Get("/api/log?words=slippagetwo"))["visits"]!.AsArray().Count.ShouldBe(1);
@@ -104,7 +103,7 @@ public sealed class ForgettingTests : IDisposable
         var (client, job) = await Closed();
         var backups = new Backups(_shop.File);
         backups.Make(_shop.Clock.GetUtcNow().AddMinutes(1));
-        _shop.File.Settle();
+        _shop.File.Checkpoint();
         Left(_shop.Folder, Secrets).Count.ShouldBeGreaterThan(Secrets.Length, "they are there before");
         var shown = await _shop.Get($"/api/clients/{client}/data");
         foreach (var wording in (string[])["slipsovery", "slippagetwo", "traywhyword", "stepnoteword"])
@@ -148,12 +147,12 @@ public sealed class ForgettingTests : IDisposable
         {
             // As a program leaves it that ends right after: forgotten here, not yet in the backups.
             Erasure.Erase(work, client, _shop.Clock.GetUtcNow(), "MK");
-            work.Keep();
+            work.Commit();
         }
         using (var look = _shop.File.Look())
             Forgettings.ArePending(look).ShouldBeTrue();
         new Backups(_shop.File).Forget(_shop.Clock.GetUtcNow());
-        _shop.File.Settle();
+        _shop.File.Checkpoint();
         Left(_shop.Folder, Secrets).ShouldBe(["Quillon in backups/iron-loop-20261101T090000Z.db"]);
         (await _shop.Get($"/api/clients/{client}"))["forgotten"]!["notReached"]![0]!.GetValue<string>().ShouldStartWith("backups/iron-loop-20261101T090000Z.db is damaged");
     }
@@ -164,7 +163,7 @@ public sealed class ForgettingTests : IDisposable
         var folder = Directory.CreateTempSubdirectory("iron-loop-before-").FullName;
         try
         {
-            Unpack(Path.Combine(folder, "iron-loop.db"));
+            ShopsBefore.Unpack(22, Path.Combine(folder, "iron-loop.db"));
             using (var shop = new Shop(folder: folder))
             {
                 // What one was forgotten of then is not in the log any more.
@@ -182,12 +181,12 @@ public sealed class ForgettingTests : IDisposable
                 // A backup of then still has the words; forgetting writes it anew.
                 Directory.CreateDirectory(Path.Combine(folder, "backups"));
                 var older = Path.Combine(folder, "backups", "iron-loop-20261101T090000Z.db");
-                Unpack(older);
+                ShopsBefore.Unpack(22, older);
                 Left(folder, ["Quillon"]).ShouldContain("Quillon in backups/iron-loop-20261101T090000Z.db");
                 using (var work = shop.File.Begin())
                 {
                     HandOvers.Close(work, id, shop.Clock.GetUtcNow(), new HandedOver(null, "TB", "", null, null, null, "", null));
-                    work.Keep();
+                    work.Commit();
                 }
                 await shop.Send(HttpMethod.Delete, $"/api/clients/{job["clientId"]}", null);
                 Left(folder, ["Quillon", "Vexbar", "rope walk", "Slips over my hand", "says the keeper"]).ShouldBeEmpty();
@@ -197,12 +196,5 @@ public sealed class ForgettingTests : IDisposable
         {
             Directory.Delete(folder, recursive: true);
         }
-    }
-
-    private static void Unpack(string to, [CallerFilePath] string here = "")
-    {
-        using var packed = new GZipStream(File.OpenRead(Path.Combine(Path.GetDirectoryName(here)!, "shops", "demo-of-migration-22.db.gz")), CompressionMode.Decompress);
-        using var file = File.Create(to);
-        packed.CopyTo(file);
     }
 }

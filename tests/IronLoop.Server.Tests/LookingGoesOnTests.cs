@@ -1,6 +1,8 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Net.WebSockets;
+using IronLoop.Server.Door;
+using IronLoop.Server.Host;
 using IronLoop.Server.Safekeeping;
 using IronLoop.Storage;
 using Microsoft.AspNetCore.Routing;

@@ -1,6 +1,7 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using IronLoop.Core.Jobs;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Tests;
@@ -129,11 +130,5 @@ public sealed class ManyHandsTests : IDisposable
         var refused = await Should.ThrowAsync<InvalidOperationException>(() => _shop.Listen("https://elsewhere.example"));
         refused.Message.ShouldContain("403");
         (await _shop.Client.GetAsync("/api/changes")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
-    }
-
-    [Fact]
-    public void The_hand_at_work_is_the_request_s_own()
-    {
-        Hand.AtWork.ShouldBeNull();
     }
 }

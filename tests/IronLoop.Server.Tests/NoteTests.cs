@@ -53,7 +53,7 @@ public sealed class NoteTests : IDisposable
         using (var work = _shop.File.Begin())
         {
             Storage.Erasure.Erase(work, Storage.Jobs.Find(work, job)!.Client.Id, _shop.Clock.GetUtcNow(), "MK");
-            work.Keep();
+            work.Commit();
         }
         (await _shop.Get($"/api/jobs/{again["id"]}/bench"))["former"]!.AsArray().ShouldBeEmpty();
         (await _shop.Get("/api/log?words=pressed%20home"))["visits"]!.AsArray().ShouldBeEmpty();

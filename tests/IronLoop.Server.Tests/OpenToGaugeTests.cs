@@ -38,6 +38,25 @@ public sealed class OpenToGaugeTests : IDisposable
     }
 
     [Fact]
+    public async Task What_took_a_worn_parts_place_before_the_rest_was_agreed_is_what_holds_the_joint()
+    {
+        var job = await JobId("Ketil Orrel");
+        await _shop.Put($"/api/jobs/{job}/bench/open", new { groups = new[] { "claspSix" } });
+        var bench = await Forward(job);
+        var bar = Text(bench["tray"]!.AsArray().Single(t => t!["tray"]!.GetValue<int>() == 1), "part");
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = bar, act = "scrapped", count = 1, why = "worn" });
+        var stock = (await _shop.Get($"/api/jobs/{job}/bench/tray/stock")).AsArray().First(p => Text(p, "article").StartsWith("SB-", StringComparison.Ordinal))!;
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = bar, act = "fromStock", count = 1, partId = stock["partId"]!.GetValue<long>() });
+        await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
+        await _shop.Post($"/api/jobs/{job}/size/agree", null);
+        bench = await Forward(job);
+        Replayed.Of(bench).Faults.ShouldBeEmpty();
+        bench["steps"]!.AsArray().ShouldAllBe(s => s!["done"]!.GetValue<bool>());
+        var bars = bench["tray"]!.AsArray().Single(t => Text(t, "part") == bar)!;
+        (bars["scrapped"]!.GetValue<int>(), bars["tray"]!.GetValue<int>()).ShouldBe((1, 0), "the new one is in the joint");
+    }
+
+    [Fact]
     public async Task A_slim_bar_is_gauged_with_its_joint_open_a_clasp_is_ordered_and_the_work_goes_on()
     {
         var job = await JobId("Ketil Orrel");

@@ -1,5 +1,6 @@
 using System.Net;
 using System.Text.Json.Nodes;
+using IronLoop.Core.Jobs;
 using UglyToad.PdfPig;
 
 namespace IronLoop.Server.Tests;

@@ -2,6 +2,7 @@ using System.Net;
 using System.Net.Sockets;
 using System.Text;
 using System.Xml.Linq;
+using IronLoop.Core.Jobs;
 using UglyToad.PdfPig;
 
 namespace IronLoop.Server.Tests;

@@ -1,8 +1,8 @@
 using IronLoop.Core.Bands;
 using IronLoop.Core.Fitting;
-using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
+using IronLoop.Core.Shelf;
 using IronLoop.Storage;
 using Microsoft.Data.Sqlite;
 
@@ -31,7 +31,7 @@ public sealed class ReachTests : IDisposable
         using (var work = _shop.Begin())
         {
             Bands.AddOrReplace(work, Stock("B", Bracelet(7)));
-            work.Keep();
+            work.Commit();
         }
         Stored(brushed).Lengths.ShouldBe(WorkedOut(Bracelet(6)).Lengths);
         Stored(polished).Lengths.ShouldBe(WorkedOut(Bracelet(7)).Lengths);
@@ -45,7 +45,7 @@ public sealed class ReachTests : IDisposable
             var client = Clients.Add(work, "Somebody", "");
             var own = Bands.Add(work, Stock("OWN", Bracelet(5)) with { OwnerClientId = client });
             Bands.Replace(work, own, Bracelet(8));
-            work.Keep();
+            work.Commit();
         }
         Stored(1).Lengths.ShouldBe(WorkedOut(Bracelet(8)).Lengths);
     }
@@ -76,7 +76,7 @@ public sealed class ReachTests : IDisposable
         {
             for (var i = 0; i <= BandChanges.MostNamed; i++)
                 Bands.Add(work, Stock($"C{i}", Bracelet(3)));
-            work.Keep();
+            work.Commit();
         }
         _shop.BandChanges.Since(now).ShouldBeNull();
         _shop.BandChanges.Since(_shop.BandChanges.Version).ShouldBeEmpty();
@@ -86,7 +86,7 @@ public sealed class ReachTests : IDisposable
     {
         using var work = _shop.Begin();
         var id = Bands.Add(work, Stock(article, band));
-        work.Keep();
+        work.Commit();
         return id;
     }
 
@@ -120,10 +120,13 @@ public sealed class ReachTests : IDisposable
 
     private static StockBand Stock(string article, Band band) => new(0, article, "Bracelet", null, "brushed", "steel", 9_000, 2, band);
 
-    private static Band Bracelet(int links) => new(
+    private static LinkBracelet Bracelet(int links) => new(
         new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, Mm(20), BandAttachment.LooseBar, true, null), Mm(3.5m), "fold-over",
         new Bracelet([new Link(Mm(9), false), .. Enumerable.Repeat(new Link(Mm(8.2m), true), links)], [.. Enumerable.Repeat(new Link(Mm(8.2m), true), links)]),
-        [new SpareLinks(Mm(5), 1)], new BraceletClasp(Mm(18), Mm(19), Side.Twelve, 4, Mm(2.5m), 1), null);
+        new BraceletClasp(Mm(18), Mm(19), Side.Twelve, 4, Mm(2.5m), 1))
+    {
+        Loose = [new SpareLinks(Mm(5), 1)],
+    };
 
     private static Length Mm(decimal millimetres) => Length.FromMillimetres(millimetres);
 }

@@ -181,7 +181,7 @@ public sealed class SafekeepingTests : IDisposable
         {
             using var work = _shop.File.Begin();
             DoorLog.Write(work, new DoorEntry(at, "MK", what, "here"));
-            work.Keep();
+            work.Commit();
         }
         AtTheDoor(now, "signed in");
 
@@ -202,7 +202,7 @@ public sealed class SafekeepingTests : IDisposable
         {
             Fitters.Add(work, "MK", Role.Lead, "a hash of then", _shop.Clock.GetUtcNow());
             Fitters.Add(work, "TB", Role.Fitter, "a hash of then", _shop.Clock.GetUtcNow());
-            work.Keep();
+            work.Commit();
         }
         var backups = new Backups(_shop.File);
         var older = backups.Make(_shop.Clock.GetUtcNow());
@@ -211,7 +211,7 @@ public sealed class SafekeepingTests : IDisposable
             Fitters.Change(work, Fitters.Find(work, "TB")! with { GoneAt = _shop.Clock.GetUtcNow() });
             Fitters.Change(work, Fitters.Find(work, "MK")! with { Hash = "a hash of now" });
             Sessions.Begin(work, Fitters.Find(work, "MK")!.Id, _shop.Clock.GetUtcNow(), "here");
-            work.Keep();
+            work.Commit();
         }
         // From the screen, and from the command line.
         foreach (var goBack in (Action[])[() => backups.Restore(older.Name, _shop.Clock.GetUtcNow().AddMinutes(5)), () => Backups.PutIn(_shop.Folder, Path.Combine(_shop.Folder, "backups", older.Name), _shop.Clock.GetUtcNow())])
@@ -257,7 +257,7 @@ public sealed class SafekeepingTests : IDisposable
         using (var work = _shop.File.Begin())
         {
             TakeIns.DropPhoto(work, 6, first).ShouldBeTrue();
-            work.Keep();
+            work.Commit();
         }
         var second = Photographed(job: 6, "a dent");
         second.ShouldBeGreaterThan(first);
@@ -282,7 +282,7 @@ public sealed class SafekeepingTests : IDisposable
         using (var work = _shop.File.Begin())
         {
             TakeIns.DropPhoto(work, 6, gone);
-            work.Keep();
+            work.Commit();
         }
         var stays = Photographed(job: 6, "a dent");
         backups.Make(now.AddDays(-5).AddHours(2));
@@ -300,7 +300,7 @@ public sealed class SafekeepingTests : IDisposable
         using var work = _shop.File.Begin();
         var id = TakeIns.AddPhoto(work, job, "image/jpeg", picture.Length, _shop.Clock.GetUtcNow());
         PhotoFolder.Beside(_shop.File).Put(id, System.Text.Encoding.UTF8.GetBytes(picture), [1]);
-        work.Keep();
+        work.Commit();
         return id;
     }
 

@@ -4,7 +4,9 @@ using System.Net.WebSockets;
 using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using IronLoop.Server.Contract;
 using IronLoop.Server.Door;
+using IronLoop.Server.Host;
 using IronLoop.Storage;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
@@ -23,7 +25,7 @@ public sealed class Shop : IDisposable
     {
         var folder = Directory.CreateTempSubdirectory("iron-loop-demo-").FullName;
         using (var shop = new Shop(demo: true, folder: folder))
-            shop.File.Settle();
+            shop.File.Checkpoint();
         AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(folder, recursive: true);
         return folder;
     });

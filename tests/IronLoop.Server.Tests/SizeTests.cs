@@ -94,7 +94,7 @@ public sealed class SizeTests : IDisposable
         kept["layOut"]!["twelve"]![6]!["fate"]!.GetValue<string>().ShouldBe("fixed");
         (await _shop.Put($"/api/jobs/{job}/size/pinned", new { side = "twelve", ordinal = 40, pinned = true }, HttpStatusCode.BadRequest))
             .ToJsonString().ShouldContain("allowed is 0 to 8");
-        await _shop.Put($"/api/jobs/{job}/size/pinned", new { side = "twelve", ordinal = 0, pinned = true }, HttpStatusCode.Conflict);
+        await _shop.Put($"/api/jobs/{job}/size/pinned", new { side = "twelve", ordinal = 0, pinned = true }, HttpStatusCode.BadRequest);
         await _shop.Put($"/api/jobs/{job}/size/pinned", new { side = "twelve", ordinal = 6, pinned = false });
         (await _shop.Put($"/api/jobs/{job}/size/pinned", new { side = "twelve", ordinal = 7, pinned = false }))["layOut"]!["twelve"]![7]!["pinned"]!.GetValue<bool>().ShouldBeFalse();
     }

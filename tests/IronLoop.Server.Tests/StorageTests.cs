@@ -1,5 +1,6 @@
 using DbUp;
 using IronLoop.Core.Bands;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
@@ -34,7 +35,7 @@ public sealed class StorageTests : IDisposable
         using (var work = ShopFile.Open(_folder).Begin())
         {
             Clients.Add(work, "Somebody", "");
-            work.Keep();
+            work.Commit();
         }
         ShopFile.LetGo();
         using var look = ShopFile.Open(_folder).Look();

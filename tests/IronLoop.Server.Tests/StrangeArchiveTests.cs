@@ -129,7 +129,7 @@ public sealed class StrangeArchiveTests : IDisposable
                     ("hands.MK", "[]"), ("limit.MetalFits", "many"), ("limit.Nothing", "1"), ("school.way", "Polish"), ("school.odd", "7"),
                 ])
                     Storage.Settings.Set(work, name, value);
-                work.Keep();
+                work.Commit();
             }
             using var again = new Shop(folder: folder);
             foreach (var path in (string[])["/api/jobs", "/api/caliper", "/api/label-printer", "/api/orders", "/api/limits", "/api/tools", "/api/parts"])

@@ -1,3 +1,5 @@
+using IronLoop.Server.Contract;
+
 namespace IronLoop.Server.Tests;
 
 /// <summary>The program's own switches.</summary>

@@ -2925,6 +2925,7 @@ export interface components {
       stepsDone: number
       /** Format: int32 */
       steps: number
+      may: components['schemas']['MayWire']
     }
     /** @enum {unknown} */
     JointGroup: 'links' | 'claspTwelve' | 'claspSix' | 'lugs'
@@ -3338,6 +3339,28 @@ export interface components {
       whyNot: null | string
       wouldGoOn: null | string
     }
+    MayWire: {
+      putRight: components['schemas']['PermissionWire']
+      gauge: components['schemas']['PermissionWire']
+      gaugeBracelet: components['schemas']['PermissionWire']
+      chooseBand: components['schemas']['PermissionWire']
+      lookAtClasp: components['schemas']['PermissionWire']
+      keepClasp: components['schemas']['PermissionWire']
+      chooseClasp: components['schemas']['PermissionWire']
+      markLinks: components['schemas']['PermissionWire']
+      wearAnotherWay: components['schemas']['PermissionWire']
+      arrange: components['schemas']['PermissionWire']
+      agree: components['schemas']['PermissionWire']
+      openToGauge: components['schemas']['PermissionWire']
+      setUpBench: components['schemas']['PermissionWire']
+      work: components['schemas']['PermissionWire']
+      useTray: components['schemas']['PermissionWire']
+      note: components['schemas']['PermissionWire']
+      sign: components['schemas']['PermissionWire']
+      writeReferral: components['schemas']['PermissionWire']
+      handOver: components['schemas']['PermissionWire']
+      takeInAgain: components['schemas']['PermissionWire']
+    }
     MeshSheet: {
       shortest: string
       longest: string
@@ -3718,6 +3741,10 @@ export interface components {
       minimum: number
       /** Format: int32 */
       toOrder: number
+    }
+    PermissionWire: {
+      ok: boolean
+      why: null | string
     }
     PhotoWire: {
       /** Format: int64 */

@@ -77,7 +77,4 @@ h1 {
 form .v-btn {
   justify-self: start;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

@@ -83,7 +83,4 @@ form {
   text-decoration: underline;
   color: rgb(var(--v-theme-primary)) !important;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

@@ -57,13 +57,6 @@ const { data: packages, error } = useQuery({
   gap: 14px;
   max-width: 760px;
 }
-h1 {
-  font-size: 25px;
-  font-weight: 600;
-}
-table {
-  border-collapse: collapse;
-}
 th,
 td {
   padding: 4px 18px 4px 0;
@@ -73,8 +66,5 @@ td {
 a {
   color: rgb(var(--v-theme-primary));
   font-weight: 600;
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 </style>

@@ -45,23 +45,28 @@ function chosen() {
         >Save the archive</a
       >
     </div>
+    <p v-if="!isLead" class="quiet">Archives, backups and the index are a lead’s.</p>
     <p v-if="titleOf(error)" class="refused" role="alert">{{ titleOf(error) }}</p>
     <div class="line">
-      <v-btn color="primary" :disabled="running" @click="archive">Write an archive</v-btn>
+      <v-btn color="primary" :disabled="running || !isLead" @click="archive">Write an archive</v-btn>
       <p class="quiet">Everything, photos too, in one JSON file with a digest.</p>
     </div>
     <div class="line">
-      <v-btn variant="outlined" :disabled="running" @click="input?.click()">Take an archive in…</v-btn>
+      <v-btn variant="outlined" :disabled="running || !isLead" @click="input?.click()"
+        >Take an archive in…</v-btn
+      >
       <input ref="input" type="file" accept=".json,application/json" name="archive" hidden @change="chosen" />
       <p class="quiet">Into an empty shop only. A foreign or damaged file is refused and changes nothing.</p>
     </div>
     <div class="line">
-      <v-btn variant="outlined" :disabled="running" @click="reindex">Make the log’s index anew</v-btn>
+      <v-btn variant="outlined" :disabled="running || !isLead" @click="reindex"
+        >Make the log’s index anew</v-btn
+      >
       <p class="quiet">When a search does not find what is there.</p>
     </div>
     <h2>Backups</h2>
     <div class="line">
-      <v-btn variant="outlined" :disabled="running" @click="backUp">Make a backup now</v-btn>
+      <v-btn variant="outlined" :disabled="running || !isLead" @click="backUp">Make a backup now</v-btn>
       <p class="quiet">
         One is made every day by itself, checked, and thinned out with age. They lie in the shop’s folder:
         copy them elsewhere now and then.
@@ -71,7 +76,7 @@ function chosen() {
       <li v-for="b in backups" :key="b.name">
         <span>{{ asMoment(b.at) }}</span>
         <span class="figure quiet">{{ (Number(b.bytes) / 1024 / 1024).toFixed(1) }} MB</span>
-        <v-btn v-if="sure !== b.name" variant="text" :disabled="running" @click="sure = b.name"
+        <v-btn v-if="sure !== b.name" variant="text" :disabled="running || !isLead" @click="sure = b.name"
           >Go back to it…</v-btn
         >
         <template v-else>
@@ -108,10 +113,6 @@ function chosen() {
   gap: 14px;
   max-width: 760px;
 }
-h1 {
-  font-size: 25px;
-  font-weight: 600;
-}
 .line {
   display: grid;
   grid-template-columns: 240px 1fr;
@@ -147,8 +148,5 @@ a {
   color: rgb(var(--v-theme-primary));
   font-weight: 600;
   padding: 8px 0;
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 </style>

@@ -169,10 +169,6 @@ async function follow() {
 </template>
 
 <style scoped>
-h1 {
-  font-size: 25px;
-  font-weight: 600;
-}
 h2 {
   margin-top: 12px;
 }
@@ -233,8 +229,5 @@ progress {
 .samples {
   margin: 4px 0;
   padding-left: 18px;
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 </style>

@@ -206,9 +206,6 @@ h2 {
   font-size: 19px;
   font-weight: 600;
 }
-table {
-  border-collapse: collapse;
-}
 th {
   text-align: left;
   font-weight: 600;

@@ -54,10 +54,6 @@ async function put(limit: Limit, typed: string | null) {
 </template>
 
 <style scoped>
-h1 {
-  font-size: 25px;
-  font-weight: 600;
-}
 table {
   border-collapse: collapse;
   margin-top: 10px;
@@ -86,8 +82,5 @@ button {
   padding: 0 8px;
   color: rgb(var(--v-theme-primary));
   text-decoration: underline;
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 </style>

@@ -161,9 +161,6 @@ select {
   color: inherit;
   background: rgb(var(--v-theme-background));
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 @media (max-width: 800px) {
   .fields {
     grid-template-columns: 1fr 1fr;

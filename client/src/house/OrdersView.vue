@@ -203,10 +203,6 @@ watch(
 .orders {
   max-width: 900px;
 }
-h1 {
-  font-size: 25px;
-  font-weight: 600;
-}
 h2 {
   margin-top: 10px;
 }
@@ -272,8 +268,5 @@ li input {
 }
 .address :deep(.v-input) {
   max-width: 420px;
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 </style>

@@ -172,10 +172,6 @@ const adding = ref(false)
 </template>
 
 <style scoped>
-h1 {
-  font-size: 25px;
-  font-weight: 600;
-}
 .filters,
 .take {
   display: flex;
@@ -241,9 +237,6 @@ td {
 .entries ul {
   margin: 0;
   padding-left: 18px;
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 @media (max-width: 800px) {
   th:nth-child(3),

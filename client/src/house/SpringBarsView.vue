@@ -96,10 +96,6 @@ async function put() {
 </template>
 
 <style scoped>
-h1 {
-  font-size: 25px;
-  font-weight: 600;
-}
 form {
   display: grid;
   grid-template-columns: repeat(4, minmax(0, 1fr));
@@ -108,17 +104,11 @@ form {
   max-width: 860px;
   margin: 10px 0;
 }
-table {
-  border-collapse: collapse;
-}
 th,
 td {
   text-align: left;
   padding: 4px 22px 4px 0;
   border-top: 1px solid rgb(var(--v-theme-hairline));
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 @media (max-width: 800px) {
   form {

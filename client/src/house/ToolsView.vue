@@ -174,10 +174,6 @@ const spare = (tool: Tool, by: number) =>
 </template>
 
 <style scoped>
-h1 {
-  font-size: 25px;
-  font-weight: 600;
-}
 h2 {
   font-size: 17px;
   font-weight: 600;
@@ -230,8 +226,5 @@ li {
 .spares button:not(.plain) {
   min-width: 36px;
   min-height: 36px;
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 </style>

@@ -50,8 +50,8 @@ const requestOf = (value: string) => requests.find((r) => r.value === value)?.ti
         </ol>
       </section>
       <section class="kept">
-        <h2>What is kept, and why</h2>
-        <p>{{ client.keptAndWhy }}</p>
+        <h2>{{ client.forgotten ? 'What was forgotten' : 'What is kept, and why' }}</h2>
+        <p v-if="!client.forgotten">{{ client.keptAndWhy }}</p>
         <p class="acts">
           <a v-if="isFitter && !client.forgotten" :href="`/api/clients/${id}.vcf`">As vCard</a>
           <a v-if="isLead" :href="`/api/clients/${id}/data`" target="_blank">All that is held, as JSON</a>
@@ -146,8 +146,5 @@ a {
   flex-wrap: wrap;
   align-items: center;
   gap: 10px 24px;
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 </style>

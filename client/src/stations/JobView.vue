@@ -71,9 +71,7 @@ watch([id, station], () => {
 const says = computed(() => job.value?.stations.find((s) => s.station === station.value)?.says)
 /** At Clasp the chart and the jaws take the rulers' place. */
 const measuring = computed(() => station.value === 'clasp' && ['measure', 'choose'].includes(part.value))
-const changeable = computed(
-  () => station.value === 'size' && job.value?.closedAt === null && job.value.stepsDone === 0,
-)
+const changeable = computed(() => station.value === 'size' && job.value?.may.arrange.ok === true)
 
 function toggle(place: Place) {
   if (loop.value?.layOut) shop.arrange.mutate(toggled(loop.value.layOut, place))
@@ -164,11 +162,7 @@ function move(position: number) {
     </div>
 
     <div v-if="station === 'gauge' && part === 'bracelet'" class="flat sheeted">
-      <BraceletMat
-        :key="job.id"
-        :job-id="job.id"
-        :changeable="job.closedAt === null && job.stepsDone === 0"
-      />
+      <BraceletMat :key="job.id" :job-id="job.id" :changeable="job.may.gaugeBracelet.ok" />
     </div>
     <div v-else-if="loop?.layOut && loop.drawing && station !== 'takeIn' && station !== 'gauge'" class="flat">
       <LayOutMat

@@ -20,14 +20,14 @@ public sealed record LinkMarks(IReadOnlySet<(Side Side, int Ordinal)> Pinned, IR
     /// </summary>
     public Band On(Band band)
     {
-        if (band is not { Links: { } links, Clasp: { } clasp } || (Pinned.Count == 0 && Freed.Count == 0))
+        if (band is not LinkBracelet { Rows: var links, Closes: var clasp } bracelet || (Pinned.Count == 0 && Freed.Count == 0))
             return band;
         var (end12, end6) = (EndPiece(links, Side.Twelve) ?? Length.Zero, EndPiece(links, Side.Six) ?? Length.Zero);
-        return band with
+        return bracelet with
         {
-            Links = new Bracelet(Row(links, Side.Twelve), Row(links, Side.Six)),
-            Clasp = clasp with { Twelve = clasp.Twelve + end12, Six = clasp.Six + end6 },
-            EndPieces = (end12, end6),
+            Rows = new Bracelet(Row(links, Side.Twelve), Row(links, Side.Six)),
+            Closes = clasp with { Twelve = clasp.Twelve + end12, Six = clasp.Six + end6 },
+            WithTheClasp = (end12, end6),
         };
     }
 

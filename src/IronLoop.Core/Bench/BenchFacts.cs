@@ -1,6 +1,6 @@
 using IronLoop.Core.Bands;
 using IronLoop.Core.Fitting;
-using IronLoop.Core.Jobs;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
@@ -254,6 +254,9 @@ public sealed record BenchFacts(Attachment Attachment, AsItCame Came, Band Band,
 
     /// <summary>Scratches and dents noted at take-in, in words.</summary>
     public IReadOnlyList<string> Condition { get; init; } = [];
+
+    /// <summary>Whether dirt was noted at take-in.</summary>
+    public bool IsDirty { get; init; }
 
     /// <summary>Room at the bar, which a fork has to go into.</summary>
     public Length? BarGap { get; init; }

@@ -1,5 +1,6 @@
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Joints;
+using IronLoop.Core.Stock;
 
 namespace IronLoop.Core.Bench;
 

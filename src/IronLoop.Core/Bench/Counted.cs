@@ -1,21 +1,19 @@
 using IronLoop.Core.Bands;
 using IronLoop.Core.Fitting;
-using IronLoop.Core.Jobs;
-using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 
 namespace IronLoop.Core.Bench;
 
 /// <summary>
 /// Links out or in by their count alone: no figure is needed for the hands. The rest of each row is one thing whose joints stay
-/// closed; of what is worked only the marked links and the one before the clasp are told apart (assembly: by count).
+/// closed; of what is worked only the marked links and the one before the clasp are told apart.
 /// </summary>
 /// <param name="Twelve">How many come out of the 12 side; fewer than none where as many go in.</param>
 /// <param name="Six">How many come out of the 6 side.</param>
 public readonly record struct Counted(int Twelve, int Six)
 {
     /// <summary>A link of a row whose pitch nobody gauged: all of them are taken to be alike, which the first look settles.</summary>
-    public static readonly LinkKind Link = new(new Length(1));
+    public static readonly LinkKind Link = new(FitRanges.Pitch.Lowest);
 
     /// <summary>How many come out of a side.</summary>
     public int On(Side side) => side == Side.Twelve ? Twelve : Six;
@@ -28,12 +26,17 @@ public readonly record struct Counted(int Twelve, int Six)
         return facts with
         {
             Counted = this,
-            Band = facts.Band with
+            Band = new LinkBracelet(
+                facts.Band.Facts with { SolidEnd = true }, facts.Band.Thickness, facts.Band.ClaspName,
+                new Bracelet([.. twelve.Where(IsThere).Select(Lies)], [.. six.Where(IsThere).Select(Lies)]),
+                new BraceletClasp(Length.Zero, Length.Zero, Side.Twelve, 1, Length.Zero, 0))
             {
-                Facts = facts.Band.Facts with { SolidEnd = true },
-                Links = new Bracelet([.. twelve.Where(IsThere).Select(Lies)], [.. six.Where(IsThere).Select(Lies)]),
-                Clasp = new BraceletClasp(Length.Zero, Length.Zero, Side.Twelve, 1, Length.Zero, 0),
-                Spares = [new SpareLinks(Link.Pitch, Math.Max(0, -Twelve) + Math.Max(0, -Six))],
+                Loose = [new SpareLinks(Link.Pitch, Math.Max(0, -Twelve) + Math.Max(0, -Six))],
+                JoinedBy = facts.Band.Fastener,
+                Across = facts.Band.Pin,
+                ClaspKind = facts.Band.ClaspKind,
+                HasFlap = facts.Band.HasFlap,
+                ClaspEnd = facts.Band.ClaspEnd,
             },
             Plan = new Arrangement(twelve, six, 0),
             // The marked ones leave from between two that stay; where a house lets runs leave at the clasp, it has to know more.

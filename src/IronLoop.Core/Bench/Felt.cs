@@ -29,7 +29,7 @@ public enum TryOnOutcome
     NotTried,
 }
 
-/// <summary>What a try-on found, of whatever band (assembly: the try-on).</summary>
+/// <summary>What a try-on found, of whatever band.</summary>
 /// <param name="Outcome">What came of it.</param>
 /// <param name="Final">Whether it was the one it leaves with.</param>
 public sealed record Felt(TryOnOutcome Outcome, bool Final)

@@ -3,7 +3,7 @@ using IronLoop.Core.Measuring;
 
 namespace IronLoop.Core.Bench;
 
-/// <summary>What should be felt at a try-on, said before it (assembly: the try-on).</summary>
+/// <summary>What should be felt at a try-on, said before it.</summary>
 public static class Foretold
 {
     /// <summary>Less than this nobody feels.</summary>

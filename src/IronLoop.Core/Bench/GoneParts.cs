@@ -1,4 +1,5 @@
 using IronLoop.Core.Joints;
+using IronLoop.Core.Shelf;
 
 namespace IronLoop.Core.Bench;
 

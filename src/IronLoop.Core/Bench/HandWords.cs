@@ -30,7 +30,7 @@ public sealed record Hands(Grip Grip = Grip.OnTheMat, bool LeftHanded = false)
 }
 
 /// <summary>
-/// How the hands go at an act, by what holds the joint and with which tools (assembly: tools): the grip, which finger holds or pushes, the
+/// How the hands go at an act, by what holds the joint and with which tools: the grip, which finger holds or pushes, the
 /// wiggle, what is heard or felt. Folded away until it is asked for.
 /// </summary>
 public static class HandWords

@@ -1,4 +1,4 @@
-using IronLoop.Core.Jobs;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
 

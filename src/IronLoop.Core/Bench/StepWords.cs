@@ -1,5 +1,6 @@
 using System.Globalization;
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
@@ -210,7 +211,7 @@ public sealed class StepWords
         var off = LugOff(joint.Fastener);
         var what = isBareBar ? $"The bare bar out, {side}" : ends is null ? $"{(stand[joint.B].Fits == FromTheWatch.Wanted ? "The band" : "Old band")} off, {side}" : ends;
         var hollow = joint.Parts.Any(p => stand[p].Kind == ThingKind.EndPiece) ? " Hold the loose shaped end: it drops when the bar is out." : "";
-        var dirt = _facts.Condition.Any(c => c.Contains("dirt", StringComparison.OrdinalIgnoreCase)) ? " Brush the dirt from the bar first; never lever through it." : "";
+        var dirt = _facts.IsDirty ? " Brush the dirt from the bar first; never lever through it." : "";
         var kept = removed.Count > 0 && ends is null && !isBareBar ? $" Into the tray with what is its own, kept together." : "";
         return step with
         {

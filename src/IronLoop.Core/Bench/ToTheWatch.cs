@@ -19,6 +19,7 @@ public static class ToTheWatch
     public static BenchPlan Plan(BenchFacts facts, Stand from, Stand lies, SoFar before = default)
     {
         var opened = ToGauge(facts, from).Where(id => before.Rounds == 0 || lies.Joint(id) is { Closed: false }).ToList();
+        var asTheyLie = lies;
         lies = AsIfShut(opened, from, lies);
         var links = facts.Band.Links is null ? null : LinkWork.Of(facts, lies, opened);
         var first = links?.First ?? Side.Twelve;
@@ -29,7 +30,15 @@ public static class ToTheWatch
         if (facts is { HasWearer: true, Setup: { TryOn: TryOnSchool.BetweenTheSides, HeadOff: false }, SwapEnds: false } && links is { IsOneRound: false })
             targets.Add(new Target(Stand(facts, lies, links, first), false, first, Order(lies, whole), part));
         targets.Add(new Target(whole, last, targets.Count > 0 ? PlanWords.Other(first) : first, Order(lies, whole), part));
-        return new BenchPlan(from, targets, [.. Preparations(facts, lies, whole)], before.Rounds == 0 ? opened : [], before);
+        return StandingIn(new BenchPlan(from, targets, [.. Preparations(facts, lies, whole)], before.Rounds == 0 ? opened : [], before), asTheyLie);
+    }
+
+    /// <summary>What came from stock and lies in the tray goes where what it stands in for would have gone, also when the plan is made anew.</summary>
+    private static BenchPlan StandingIn(BenchPlan plan, Stand lies)
+    {
+        foreach (var part in lies.Things.Where(t => t is { Place: Place.Tray, Instead: not null }))
+            plan = plan.Gone(part.Instead!, lies[part.Instead!].Place).Instead(part.Instead!, plan.From[part.Id]);
+        return plan;
     }
 
     /// <summary>The plan of leaving off: everything goes back as it was at take-in.</summary>

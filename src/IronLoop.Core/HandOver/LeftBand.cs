@@ -1,7 +1,6 @@
 using IronLoop.Core.Bands;
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
-using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;
 
 namespace IronLoop.Core.HandOver;
@@ -17,16 +16,16 @@ public static class LeftBand
     /// <param name="links">What was found to join its links.</param>
     public static Band Of(Band band, Band unmarked, Arrangement arrangement, Func<LinkKind, int> bag, JointLook links)
     {
-        if (band is not { Links: not null, Clasp: { } clasp })
+        if (band is not LinkBracelet { Closes: var clasp } bracelet)
             return band;
-        return band with
+        return bracelet with
         {
-            Links = new Bracelet(Row(unmarked, arrangement, Side.Twelve), Row(unmarked, arrangement, Side.Six)),
-            Clasp = clasp with { Position = Math.Min(arrangement.Position, clasp.Positions - 1) },
-            Spares = Bagged(band, arrangement, bag),
-            EndPieces = default,
-            Fastener = links.Fastener == Fastener.NotLookedAt ? band.Fastener : links.Fastener,
-            Pin = links.Across ?? band.Pin,
+            Rows = new Bracelet(Row(unmarked, arrangement, Side.Twelve), Row(unmarked, arrangement, Side.Six)),
+            Closes = clasp with { Position = Math.Min(arrangement.Position, clasp.Positions - 1) },
+            Loose = Bagged(band, arrangement, bag),
+            WithTheClasp = default,
+            JoinedBy = links.Fastener == Fastener.NotLookedAt ? band.Fastener : links.Fastener,
+            Across = links.Across ?? band.Pin,
         };
     }
 

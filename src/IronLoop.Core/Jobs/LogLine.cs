@@ -1,4 +1,6 @@
 using IronLoop.Core.Bands;
+using IronLoop.Core.Bench;
+using IronLoop.Core.Gauging;
 
 namespace IronLoop.Core.Jobs;
 

@@ -1,3 +1,5 @@
+using IronLoop.Core.Gauging;
+
 namespace IronLoop.Core.Jobs;
 
 /// <summary>How far a job has come.</summary>

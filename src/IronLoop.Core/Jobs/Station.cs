@@ -24,28 +24,3 @@ public enum Station
     /// <summary>The watch goes back, the job into the log.</summary>
     HandOver,
 }
-
-/// <summary>What is asked for.</summary>
-public enum Request
-{
-    /// <summary>Change the strap.</summary>
-    ChangeStrap,
-
-    /// <summary>Fit a mesh.</summary>
-    FitMesh,
-
-    /// <summary>Replace the clasp.</summary>
-    ReplaceClasp,
-
-    /// <summary>Take links out.</summary>
-    TakeLinksOut,
-
-    /// <summary>Put links in.</summary>
-    PutLinksIn,
-
-    /// <summary>Refit after wear.</summary>
-    Refit,
-
-    /// <summary>Something else, told in words.</summary>
-    SomethingElse,
-}

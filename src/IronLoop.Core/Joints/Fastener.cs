@@ -77,7 +77,7 @@ public static class FastenerFacts
     /// <summary>Whether it is a pin that is pushed or driven.</summary>
     public static bool IsPin(this Fastener fastener) => fastener is Fastener.SplitPin or Fastener.PinWithTube or Fastener.FrictionPin;
 
-    /// <summary>How easily it is opened and closed, the easiest 0 (assembly: which joints).</summary>
+    /// <summary>How easily it is opened and closed, the easiest 0.</summary>
     public static int Trouble(this Fastener fastener) => fastener switch
     {
         Fastener.ByHand or Fastener.Threaded or Fastener.LeveredBar => 0,

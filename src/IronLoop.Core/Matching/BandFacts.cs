@@ -75,6 +75,9 @@ public enum BandEnd
 /// <param name="Family">The maker's family code it is made for, if any.</param>
 public sealed record BandFacts(BandKind Kind, BandMaterial Material, Length Width, BandAttachment Attaches, bool? SolidEnd, string? Family)
 {
+    /// <summary>What a tube's bore can be.</summary>
+    public static readonly AllowedLength Bores = AllowedLength.Mm(0.3m, 6);
+
     /// <summary>What its end is like.</summary>
     public BandEnd End { get; init; }
 

@@ -74,6 +74,9 @@ public sealed record PieceOfWork(WorkKind Kind, string What, bool Reversible)
     /// <summary>The caution that belongs to it; null when none does.</summary>
     public string? Caution { get; init; }
 
+    /// <summary>The kinds of some work that cannot be undone.</summary>
+    public static IReadOnlySet<WorkKind> LastingKinds(IEnumerable<PieceOfWork> work) => work.Where(w => !w.Reversible).Select(w => w.Kind).ToHashSet();
+
     /// <summary>What of some work cannot be undone, in the words a consent is given to; empty when all can.</summary>
     public static string Lasting(IEnumerable<PieceOfWork> work) => string.Join("; ", work.Where(w => !w.Reversible).Select(w => w.What));
 }

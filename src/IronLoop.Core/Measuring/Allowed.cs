@@ -14,6 +14,10 @@ public readonly record struct AllowedLength(Length Lowest, Length Highest)
     /// <summary>Whether the length lies in the range, its ends included.</summary>
     public bool Holds(Length length) => length >= Lowest && length <= Highest;
 
+    /// <summary>The length, if it lies in the range, its ends included.</summary>
+    /// <exception cref="OutOfRangeException">It does not.</exception>
+    public Length Checked(string what, Length value) => Holds(value) ? value : throw new OutOfRangeException(what, value, Refuse(what, value));
+
     /// <summary>The sentence that refuses a length outside the range.</summary>
     public string Refuse(string what, Length value) => $"{what} is {value}; allowed is {this}.";
 
@@ -29,6 +33,10 @@ public readonly record struct AllowedNumber(decimal Lowest, decimal Highest)
 {
     /// <summary>Whether the number lies in the range, its ends included.</summary>
     public bool Holds(decimal number) => number >= Lowest && number <= Highest;
+
+    /// <summary>The count, if it lies in the range, its ends included.</summary>
+    /// <exception cref="OutOfRangeException">It does not.</exception>
+    public int Checked(string what, int count) => Holds(count) ? count : throw new OutOfRangeException(what, count, Refuse(what, count));
 
     /// <summary>The sentence that refuses a number outside the range.</summary>
     public string Refuse(string what, decimal value) =>

@@ -16,5 +16,5 @@ public sealed record Readings(IReadOnlyList<Length> Each)
     /// <summary>
     /// What the mean may be wrong by for what the readings themselves tell: half their spread.
     /// </summary>
-    public Length HalfSpread => new(Spread.Micrometres / 2);
+    public Length HalfSpread => Spread.Half();
 }

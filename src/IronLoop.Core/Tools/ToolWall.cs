@@ -7,7 +7,7 @@ namespace IronLoop.Core.Tools;
 /// <param name="Wanted">The tool that would fit, when none on the wall does.</param>
 public sealed record Pick(string Says, WallTool? Wanted = null);
 
-/// <summary>The tools of the house (assembly: tools). A step names the tool that hangs there; makeshift points are no tools, they mar.</summary>
+/// <summary>The tools of the house. A step names the tool that hangs there; makeshift points are no tools, they mar.</summary>
 /// <param name="Tools">What hangs there.</param>
 public sealed record ToolWall(IReadOnlyList<WallTool> Tools)
 {

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Measuring;
 using IronLoop.Storage;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.Metadata;
@@ -41,6 +42,8 @@ internal sealed class Problems(IProblemDetailsService service, IOptions<Microsof
             new Dictionary<string, string[]> { ["$"] = [bad.Message] }),
         PlanTooLargeException tooLarge => Make(StatusCodes.Status422UnprocessableEntity, tooLarge.Message,
             new Dictionary<string, string[]> { ["$.bracelet"] = [tooLarge.Message] }),
+        // What a value itself refuses, a check before it missed.
+        OutOfRangeException outOfRange => Make(StatusCodes.Status400BadRequest, outOfRange.Says, new Dictionary<string, string[]> { ["$"] = [outOfRange.Says] }),
         StaleException stale => Stale(stale),
         _ => OfStorage(exception) ?? Make(StatusCodes.Status500InternalServerError, "Something went wrong here; nothing of this request was stored.", null),
     };

@@ -1,5 +1,4 @@
 using IronLoop.Core.Measuring;
-using IronLoop.Server.Outside;
 
 namespace IronLoop.Server.Contract;
 
@@ -70,10 +69,10 @@ internal sealed class Refusals
     }
 
     /// <summary>Reads a fitter's initials, 1 to 4 letters. Whoever is signed in has done it, whatever was typed.</summary>
-    /// <param name="own">Whether they are of whoever does it; else of somebody else.</param>
-    public string Initials(string path, string? typed, bool own = true)
+    /// <param name="signedIn">Who is signed in; null where nobody has to be, or others' initials are meant.</param>
+    public string Initials(string path, string? typed, string? signedIn)
     {
-        if (own && Storage.Hand.AtWork?.By is { } signedIn)
+        if (signedIn is not null)
             return signedIn;
         var by = (typed ?? "").Trim().ToUpperInvariant();
         if (by.Length is < 1 or > 4 || !by.All(char.IsLetter))

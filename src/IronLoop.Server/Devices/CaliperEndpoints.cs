@@ -1,5 +1,7 @@
 using System.Net.ServerSentEvents;
+using IronLoop.Server.Contract;
 using IronLoop.Server.Door;
+using IronLoop.Server.Host;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Devices;
@@ -14,7 +16,7 @@ internal static class CaliperEndpoints
     public static void MapCaliper(this IEndpointRouteBuilder routes)
     {
         var caliper = routes.MapGroup("/api/caliper").WithTags("devices");
-        caliper.MapGet("", (ShopFile shop, CaliperFeed feed, Switches switches) =>
+        caliper.MapGet("", (OpenShop shop, CaliperFeed feed, Switches switches) =>
         {
             using var work = shop.Look();
             return Wire(CaliperSource.Find(work), feed, switches);
@@ -24,12 +26,12 @@ internal static class CaliperEndpoints
             .WithName("caliperStream").WithSummary("Readings as they come, as server-sent events.").ExcludeFromDescription();
     }
 
-    private static CaliperWire Settle(CaliperSource source, ShopFile shop, CaliperFeed feed, CaliperListener listener, Switches switches)
+    private static CaliperWire Settle(CaliperSource source, OpenShop shop, CaliperFeed feed, CaliperListener listener, Switches switches)
     {
         using (var work = shop.Begin())
         {
             source.Checked().Settle(work);
-            work.Keep();
+            work.Commit();
         }
         listener.SettledAnew();
         return Wire(source, feed, switches);

@@ -2,7 +2,8 @@ using System.IO.Ports;
 using System.Net.Sockets;
 using System.Text;
 using IronLoop.Core.Measuring;
-using IronLoop.Server.Outside;
+using IronLoop.Server.Contract;
+using IronLoop.Server.Host;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Devices;

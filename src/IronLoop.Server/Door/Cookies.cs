@@ -1,3 +1,4 @@
+using IronLoop.Server.Contract;
 using IronLoop.Storage;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Authentication.Cookies;

@@ -1,6 +1,5 @@
 using System.Security.Claims;
 using IronLoop.Server.Contract;
-using IronLoop.Server.Live;
 using IronLoop.Server.Safekeeping;
 using IronLoop.Storage;
 using Microsoft.AspNetCore.Antiforgery;
@@ -40,18 +39,10 @@ internal static class DoorEndpoints
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict);
     }
 
-    /// <summary>Where a request comes from: its address and its browser.</summary>
-    public static string DeviceOf(this HttpContext context)
-    {
-        var browser = context.Request.Headers.UserAgent.ToString();
-        var device = $"{context.Connection.RemoteIpAddress?.ToString() ?? "here"}, {(browser.Length == 0 ? "no browser" : browser)}";
-        return device.Length > 200 ? device[..200] : device;
-    }
-
-    private static DoorWire Stand(HttpContext context, ShopFile shop, Doorway doorway, IAntiforgery antiforgery) =>
+    private static DoorWire Stand(HttpContext context, OpenShop shop, Doorway doorway, IAntiforgery antiforgery) =>
         WireOf(context, shop, doorway, antiforgery, context.Features.Get<Session>()?.Fitter);
 
-    private static DoorWire WireOf(HttpContext context, ShopFile shop, Doorway doorway, IAntiforgery antiforgery, Fitter? fitter)
+    private static DoorWire WireOf(HttpContext context, OpenShop shop, Doorway doorway, IAntiforgery antiforgery, Fitter? fitter)
     {
         using var work = shop.Look();
         if (fitter is null)
@@ -62,10 +53,10 @@ internal static class DoorEndpoints
 
     private static string? Notice(HttpContext context) => context.RequestServices.GetService<ShopHeld>() is { LostAhead: true } ? ShopHeld.Lost : null;
 
-    private static async Task<DoorWire> First(SignInWire first, HttpContext context, ShopFile shop, Doorway doorway, IAntiforgery antiforgery, TimeProvider clock, Knocks knocks)
+    private static async Task<DoorWire> First(SignInWire first, HttpContext context, OpenShop shop, Doorway doorway, IAntiforgery antiforgery, TimeProvider clock, Knocks knocks)
     {
         var refusals = new Refusals();
-        var initials = refusals.Initials("$.initials", first.Initials);
+        var initials = refusals.Initials("$.initials", first.Initials, signedIn: null);
         var passphrase = Passphrases.New(refusals, "$.passphrase", first.Passphrase, initials);
         refusals.ThrowIfAny("The first lead cannot be entered like this.");
         if (doorway.IsOpen)
@@ -79,14 +70,14 @@ internal static class DoorEndpoints
             Fitters.Add(work, initials, Role.Lead, hash, now);
             lead = Fitters.Find(work, initials)!;
             DoorLog.Write(work, new DoorEntry(now, initials, "entered as the first lead", context.DeviceOf()));
-            work.Keep();
+            work.Commit();
         }
         await Begin(context, shop, lead, now);
         return WireOf(context, shop, doorway, antiforgery, lead);
     }
 
     private static async Task<IResult> In(
-        SignInWire given, HttpContext context, ShopFile shop, Doorway doorway, IAntiforgery antiforgery, TimeProvider clock, Knocks knocks, KnownBrowser known,
+        SignInWire given, HttpContext context, OpenShop shop, Doorway doorway, IAntiforgery antiforgery, TimeProvider clock, Knocks knocks, KnownBrowser known,
         Metrics metrics, ILogger<Doorkeeper> log)
     {
         var initials = (given.Initials ?? "").Trim().ToUpperInvariant();
@@ -102,7 +93,7 @@ internal static class DoorEndpoints
             log.LogWarning("Sign-in refused from {Address}", address);
             using var work = shop.Begin();
             DoorLog.Write(work, new DoorEntry(now, new string([.. initials.Where(char.IsLetter)]), "refused: wrong initials or passphrase", context.DeviceOf()));
-            work.Keep();
+            work.Commit();
             throw new RefusedException(StatusCodes.Status401Unauthorized, "Initials or passphrase are wrong.", new Dictionary<string, string[]>());
         }
         known.Mark(context, initials);
@@ -110,20 +101,20 @@ internal static class DoorEndpoints
         return Results.Ok(WireOf(context, shop, doorway, antiforgery, fitter));
     }
 
-    private static async Task<DoorWire> Out(HttpContext context, ShopFile shop, Doorway doorway, IAntiforgery antiforgery, TimeProvider clock)
+    private static async Task<DoorWire> Out(HttpContext context, OpenShop shop, Doorway doorway, IAntiforgery antiforgery, TimeProvider clock)
     {
         if (context.Features.Get<Session>() is { } session)
         {
             using var work = shop.Begin();
             Sessions.End(work, session.Digest);
             DoorLog.Write(work, new DoorEntry(clock.GetUtcNow(), session.Fitter.Initials, "signed out", context.DeviceOf()));
-            work.Keep();
+            work.Commit();
         }
         await context.SignOutAsync(CookieAuthenticationDefaults.AuthenticationScheme);
         return WireOf(context, shop, doorway, antiforgery, null);
     }
 
-    private static async Task<IResult> Change(NewPassphraseWire change, HttpContext context, ShopFile shop, TimeProvider clock, Knocks knocks, KnownBrowser known)
+    private static async Task<IResult> Change(NewPassphraseWire change, HttpContext context, OpenShop shop, TimeProvider clock, Knocks knocks, KnownBrowser known)
     {
         if (context.Features.Get<Session>() is not { } session)
             throw RefusedException.Conflict("Nobody is signed in here.");
@@ -133,7 +124,7 @@ internal static class DoorEndpoints
         {
             using var note = shop.Begin();
             DoorLog.Write(note, new DoorEntry(clock.GetUtcNow(), initials, "refused: wrong former passphrase", context.DeviceOf()));
-            note.Keep();
+            note.Commit();
             refusals.Add("$.before", "This is not the passphrase so far.");
         }
         var passphrase = Passphrases.New(refusals, "$.passphrase", change.Passphrase, session.Fitter.Initials);
@@ -143,18 +134,18 @@ internal static class DoorEndpoints
         Fitters.Change(work, session.Fitter with { Hash = hash });
         Sessions.EndAll(work, session.Fitter.Id, but: session.Digest);
         DoorLog.Write(work, new DoorEntry(clock.GetUtcNow(), session.Fitter.Initials, "changed the passphrase", context.DeviceOf()));
-        work.Keep();
+        work.Commit();
         return Results.NoContent();
     }
 
-    private static async Task Begin(HttpContext context, ShopFile shop, Fitter fitter, DateTimeOffset now)
+    private static async Task Begin(HttpContext context, OpenShop shop, Fitter fitter, DateTimeOffset now)
     {
         string key;
         using (var work = shop.Begin())
         {
             key = Sessions.Begin(work, fitter.Id, now, context.DeviceOf());
             DoorLog.Write(work, new DoorEntry(now, fitter.Initials, "signed in", context.DeviceOf()));
-            work.Keep();
+            work.Commit();
         }
         var identity = new ClaimsIdentity([new Claim(Doorkeeper.Key, key), new Claim(ClaimTypes.NameIdentifier, fitter.Initials)], CookieAuthenticationDefaults.AuthenticationScheme);
         var principal = new ClaimsPrincipal(identity);

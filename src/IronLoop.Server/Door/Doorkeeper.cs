@@ -1,6 +1,6 @@
 using System.Security.Claims;
 using IronLoop.Server.Contract;
-using IronLoop.Server.Live;
+using IronLoop.Server.Paper;
 using IronLoop.Storage;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Http.Metadata;
@@ -27,7 +27,7 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
     /// <summary>The header in which a screen gives its name, so that it need not be told of its own changes.</summary>
     private const string Screen = "X-Iron-Loop-Screen";
 
-    public async Task Invoke(HttpContext context, ShopFile shop, IAntiforgery antiforgery)
+    public async Task Invoke(HttpContext context, ShopFile shop, OpenShop open, IAntiforgery antiforgery)
     {
         var endpoint = context.GetEndpoint();
         if (endpoint is null || endpoint.Metadata.GetMetadata<NeedsNobody>() is not null)
@@ -59,7 +59,7 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
         }
         var job = Versions.JobOf(context);
         var hand = new Hand(session?.Fitter.Initials, job, clock.GetUtcNow(), WordsOf(endpoint)) { Sheet = sheet, Seen = Versions.Seen(context, endpoint, job is not null || sheet is not null) };
-        Hand.AtWork = hand;
+        open.Hand = hand;
         // What a catalogue was looked over against is known by the version it was then.
         var stood = sheet is null ? (long?)null : VersionOf(shop, sheet);
         context.Response.OnStarting(() =>
@@ -141,10 +141,8 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
     /// <summary>What leaves the shop as a file is noted first; where that cannot be written, nothing leaves.</summary>
     private void NoteGivenOut(ShopFile shop, Session session, GivesOut given)
     {
-        Hand.AtWork = new Hand(session.Fitter.Initials, null, clock.GetUtcNow(), $"Took out {given.What}.");
-        using var work = shop.Begin();
-        work.Keep();
-        Hand.AtWork = null;
+        using var work = shop.Begin(new Hand(session.Fitter.Initials, null, clock.GetUtcNow(), $"Took out {given.What}."));
+        work.Commit();
     }
 
     // What a call is said to do where the contract lists it says what was done with it.

@@ -1,3 +1,4 @@
+using IronLoop.Server.Contract;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Door;

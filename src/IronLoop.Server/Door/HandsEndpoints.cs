@@ -40,7 +40,7 @@ internal static class HandsEndpoints
         hands.MapDelete("/sessions/{mark}", End).WithName("endSession").WithSummary("Ends a session.").ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    private static HandsWire All(HttpContext context, ShopFile shop, TimeProvider clock)
+    private static HandsWire All(HttpContext context, OpenShop shop, TimeProvider clock)
     {
         using var work = shop.Look();
         return Of(work, context, clock);
@@ -59,11 +59,11 @@ internal static class HandsEndpoints
             sees ? [.. ChangeEntries.Last(work, 50).Select(e => new DoneWire(e.At, e.By, e.JobId, e.What))] : []);
     }
 
-    private static HandsWire Add(NewHandWire hand, HttpContext context, ShopFile shop, Doorway doorway, TimeProvider clock)
+    private static HandsWire Add(NewHandWire hand, HttpContext context, OpenShop shop, Doorway doorway, TimeProvider clock)
     {
         NotInTheDemo(doorway);
         var refusals = new Refusals();
-        var initials = refusals.Initials("$.initials", hand.Initials, own: false);
+        var initials = refusals.Initials("$.initials", hand.Initials, signedIn: null);
         var passphrase = Passphrases.New(refusals, "$.passphrase", hand.Passphrase, initials);
         refusals.ThrowIfAny("Nobody can be entered like this.");
         var (hash, now) = (Passphrases.Hash(passphrase), clock.GetUtcNow());
@@ -72,11 +72,11 @@ internal static class HandsEndpoints
             throw RefusedException.Conflict($"{initials} {(known.GoneAt is null ? "works here already" : "worked here once, and those records carry the initials; take others, or take them back")}.");
         Fitters.Add(work, initials, hand.Role, hash, now);
         DoorLog.Write(work, new DoorEntry(now, initials, $"entered as {RoleWords.Of(hand.Role)} by {Asks(context)}", context.DeviceOf()));
-        work.Keep();
+        work.Commit();
         return All(context, shop, clock);
     }
 
-    private static HandsWire Change(string initials, HandChangeWire change, HttpContext context, ShopFile shop, Doorway doorway, TimeProvider clock)
+    private static HandsWire Change(string initials, HandChangeWire change, HttpContext context, OpenShop shop, Doorway doorway, TimeProvider clock)
     {
         NotInTheDemo(doorway);
         var refusals = new Refusals();
@@ -104,19 +104,19 @@ internal static class HandsEndpoints
             ];
             if (said.Length > 0)
                 DoorLog.Write(work, new DoorEntry(now, before.Initials, $"{string.Join(", ", said)}; by {Asks(context)}", context.DeviceOf()));
-            work.Keep();
+            work.Commit();
         }
         return All(context, shop, clock);
     }
 
-    private static HandsWire End(string mark, HttpContext context, ShopFile shop, TimeProvider clock)
+    private static HandsWire End(string mark, HttpContext context, OpenShop shop, TimeProvider clock)
     {
         using (var work = shop.Begin())
         {
             var session = Sessions.All(work, clock.GetUtcNow()).FirstOrDefault(s => MarkOf(s) == mark) ?? throw RefusedException.NotFound("There is no such session; it may be over.");
             Sessions.End(work, session.Digest);
             DoorLog.Write(work, new DoorEntry(clock.GetUtcNow(), session.Fitter.Initials, $"session ended by {Asks(context)}", context.DeviceOf()));
-            work.Keep();
+            work.Commit();
         }
         return All(context, shop, clock);
     }

@@ -22,7 +22,7 @@ internal static class KeyEndpoints
     public static void MapKeys(this IEndpointRouteBuilder routes)
     {
         var keys = routes.MapGroup("/api/hands/keys").WithTags("door");
-        keys.MapGet("", (ShopFile shop) =>
+        keys.MapGet("", (OpenShop shop) =>
         {
             using var work = shop.Look();
             return Of(work);
@@ -33,7 +33,7 @@ internal static class KeyEndpoints
 
     private static IReadOnlyList<KeyWire> Of(ShopWork work) => [.. ShopKeys.All(work).Select(k => new KeyWire(k.Id, k.Name, k.MadeAt, k.MadeBy, k.EndedAt))];
 
-    private static MadeKeyWire Make(NewKeyWire wanted, HttpContext context, ShopFile shop, TimeProvider clock)
+    private static MadeKeyWire Make(NewKeyWire wanted, HttpContext context, OpenShop shop, TimeProvider clock)
     {
         var refusals = new Refusals();
         var name = refusals.Text("$.name", wanted.Name, 60, required: true);
@@ -45,18 +45,18 @@ internal static class KeyEndpoints
         var key = ShopKeys.Make(work, name, by, clock.GetUtcNow());
         DoorLog.Write(work, new DoorEntry(clock.GetUtcNow(), by, $"made the key “{name}”", context.DeviceOf()));
         var made = new MadeKeyWire(key, Of(work));
-        work.Keep();
+        work.Commit();
         return made;
     }
 
-    private static IReadOnlyList<KeyWire> End(long id, HttpContext context, ShopFile shop, TimeProvider clock)
+    private static IReadOnlyList<KeyWire> End(long id, HttpContext context, OpenShop shop, TimeProvider clock)
     {
         using var work = shop.Begin();
         if (!ShopKeys.End(work, id, clock.GetUtcNow()))
             throw RefusedException.NotFound($"There is no key {id} that holds.");
         DoorLog.Write(work, new DoorEntry(clock.GetUtcNow(), context.Features.Get<Session>()?.Fitter.Initials ?? "", $"ended the key “{ShopKeys.All(work).First(k => k.Id == id).Name}”", context.DeviceOf()));
         var left = Of(work);
-        work.Keep();
+        work.Commit();
         return left;
     }
 }

@@ -1,3 +1,4 @@
+using IronLoop.Server.Contract;
 using Microsoft.AspNetCore.DataProtection;
 
 namespace IronLoop.Server.Door;

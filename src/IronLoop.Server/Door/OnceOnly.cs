@@ -1,6 +1,7 @@
 using System.Security.Cryptography;
 using System.Text;
 using IronLoop.Server.Contract;
+using IronLoop.Server.Devices;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Door;
@@ -23,9 +24,9 @@ internal sealed class OnceOnly(RequestDelegate next, TimeProvider clock)
     // Two of one name wait for one another; that two of different names may as well costs nothing.
     private readonly SemaphoreSlim[] _turns = [.. Enumerable.Range(0, 64).Select(_ => new SemaphoreSlim(1, 1))];
 
-    public async Task Invoke(HttpContext context, ShopFile shop)
+    public async Task Invoke(HttpContext context, ShopFile shop, OpenShop open)
     {
-        if (Hand.AtWork is not { } hand || context.GetEndpoint()?.Metadata.GetMetadata<DoorItself>() is not null || !context.Request.Headers.TryGetValue(Header, out var names))
+        if (open.Hand is not { } hand || context.GetEndpoint()?.Metadata.GetMetadata<DoorItself>() is not null || !context.Request.Headers.TryGetValue(Header, out var names))
         {
             await next(context);
             return;

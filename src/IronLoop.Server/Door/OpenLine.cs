@@ -1,5 +1,4 @@
 using System.Security.Claims;
-using IronLoop.Server.Live;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Door;

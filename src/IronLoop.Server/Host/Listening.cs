@@ -1,4 +1,5 @@
 using System.Security.Cryptography.X509Certificates;
+using IronLoop.Server.Contract;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Host;

@@ -1,9 +1,9 @@
-using IronLoop.Server.Bench;
-using IronLoop.Server.Demo;
+using IronLoop.Server.Contract;
 using IronLoop.Server.Door;
-using IronLoop.Server.LongRunning;
-using IronLoop.Server.Match;
+using IronLoop.Server.Host.Demo;
 using IronLoop.Server.Safekeeping;
+using IronLoop.Server.Shop;
+using IronLoop.Server.Stations;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Host;
@@ -19,7 +19,7 @@ internal static class Opening
         {
             shop = app.Services.GetRequiredService<ShopFile>();
             OnlyOurs.MakeSo(Path.GetDirectoryName(shop.Path)!);
-            LongWorkEndpoints.Sweep(Path.GetDirectoryName(shop.Path)!);
+            ArchiveFile.Sweep(Path.GetDirectoryName(shop.Path)!);
             new Backups(shop).Sweep();
             if (app.Services.GetRequiredService<ShopHeld>().LostAhead)
                 app.Logger.LogError("{Lost}", ShopHeld.Lost);

@@ -1,13 +1,26 @@
 using System.Text.Json.Serialization.Metadata;
-using IronLoop.Server.Catalogue;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Devices;
 using IronLoop.Server.Door;
-using IronLoop.Server.Live;
-using IronLoop.Server.LongRunning;
-using IronLoop.Server.Match;
-using IronLoop.Server.Ordering;
+using IronLoop.Server.Paper;
 using IronLoop.Server.Safekeeping;
+using IronLoop.Server.Shop;
+using IronLoop.Server.Shop.Archive;
+using IronLoop.Server.Shop.Catalogue;
+using IronLoop.Server.Shop.Clientele;
+using IronLoop.Server.Shop.HouseRules;
+using IronLoop.Server.Shop.LogBook;
+using IronLoop.Server.Shop.Ordering;
+using IronLoop.Server.Shop.PartStock;
+using IronLoop.Server.Shop.Rack;
+using IronLoop.Server.Stations;
+using IronLoop.Server.Stations.Bench;
+using IronLoop.Server.Stations.Clasp;
+using IronLoop.Server.Stations.Gauge;
+using IronLoop.Server.Stations.HandOver;
+using IronLoop.Server.Stations.Match;
+using IronLoop.Server.Stations.Size;
+using IronLoop.Server.Stations.TakeIn;
 using IronLoop.Storage;
 using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.AspNetCore.DataProtection.KeyManagement;
@@ -35,6 +48,7 @@ internal static class Services
         builder.Services.AddSingleton<KnownBrowser>();
         builder.Services.AddSingleton<Changes>();
         builder.Services.AddSingleton<OpenLine>();
+        builder.Services.AddScoped<OpenShop>();
         builder.Services.AddSingleton<Metrics>();
         builder.Services.AddExceptionHandler<Problems>();
         Arithmetic.Add(builder.Services);
@@ -47,11 +61,11 @@ internal static class Services
         builder.Services.AddSingleton<BackgroundWork>();
         builder.Services.AddHostedService(services => services.GetRequiredService<BackgroundWork>());
         builder.Services.AddSingleton<LongWorks>();
+        builder.Services.AddSingleton(Arrivals.Checks);
         builder.Services.AddSingleton<CatalogueDesk>();
         builder.Services.AddSingleton<CaliperFeed>();
         builder.Services.AddSingleton<MatchShelf>();
         builder.Services.AddSingleton<CaliperListener>();
-
         builder.Services.AddSingleton<SupplierSource>();
         builder.Services.AddScoped<OrderDesk>();
         builder.Services.AddSingleton<BackupRunner>();
@@ -69,7 +83,11 @@ internal static class Services
         {
             Wire.Configure(json.SerializerOptions);
             if (StartedBy.IsReal)
-                json.SerializerOptions.TypeInfoResolverChain.Insert(0, WireContext.Default);
+            {
+                // Worked out at the start it took longer than all else; a type that is in none of these is worked out then all the same.
+                foreach (var known in (IJsonTypeInfoResolver[])[DevicesJson.Default, DoorJson.Default, HostJson.Default, PaperJson.Default, ShopJson.Default, ArchiveJson.Default, CatalogueJson.Default, ClienteleJson.Default, HouseRulesJson.Default, LogBookJson.Default, OrderingJson.Default, PartStockJson.Default, RackJson.Default, StationsJson.Default, BenchJson.Default, ClaspJson.Default, GaugeJson.Default, HandOverJson.Default, MatchJson.Default, SizeJson.Default, TakeInJson.Default])
+                    json.SerializerOptions.TypeInfoResolverChain.Insert(0, known);
+            }
             json.SerializerOptions.TypeInfoResolver = json.SerializerOptions.TypeInfoResolver?.WithAddedModifier(Wire.RefuseNullInLists);
         });
         if (StartedBy.IsReal)

@@ -1,7 +1,8 @@
 using System.Globalization;
 using IronLoop.Core.HandOver;
+using IronLoop.Core.Jobs;
 using IronLoop.Core.Tray;
-using IronLoop.Server.Rack;
+using IronLoop.Storage;
 using SkiaSharp;
 
 namespace IronLoop.Server.Paper;
@@ -20,7 +21,12 @@ internal sealed class BagLabel : IPicture
     private readonly List<(string Text, float Height, bool Strong)> _lines = [];
     private readonly long _job;
 
-    public BagLabel(JobFile file, IReadOnlyList<BagLine> bag, DateTimeOffset since)
+    /// <summary>That of a job: what was counted into its bag, or what has to be in it while it is open.</summary>
+    public static BagLabel Of(ShopWork work, JobSnapshot file, TimeProvider clock) => file.Job.ClosedAt is { } closed
+        ? new BagLabel(file, Bags.Of(work, file.Job.Id), closed)
+        : new BagLabel(file, OwnersBag.Of(file), clock.GetUtcNow());
+
+    public BagLabel(JobSnapshot file, IReadOnlyList<BagLine> bag, DateTimeOffset since)
     {
         var job = file.Job;
         _job = job.Id;

@@ -1,5 +1,5 @@
 using System.Globalization;
-using IronLoop.Server.Rack;
+using IronLoop.Core.Jobs;
 using IronLoop.Storage;
 using SkiaSharp;
 
@@ -8,7 +8,7 @@ namespace IronLoop.Server.Paper;
 /// <summary>The owner's consent to work that cannot be undone, to be signed on paper, or as it was signed on the screen.</summary>
 internal static class ConsentSheet
 {
-    public static byte[] Draw(ShopWork work, JobFile file, string lasting, PaperSize size)
+    public static byte[] Draw(ShopWork work, JobSnapshot file, string lasting, PaperSize size)
     {
         var job = file.Job;
         using var sheet = new Sheet(size, $"Tag {job.Id}, consent");

@@ -1,8 +1,12 @@
 using System.Globalization;
 using IronLoop.Core.Bands;
+using IronLoop.Core.Bench;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Jobs;
-using IronLoop.Server.Loop;
-using IronLoop.Server.Rack;
+using IronLoop.Core.Stock;
+using IronLoop.Server.Contract;
+using IronLoop.Server.Stations;
+using IronLoop.Server.Stations.TakeIn;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Paper;
@@ -10,7 +14,7 @@ namespace IronLoop.Server.Paper;
 /// <summary>The job on paper: it lies with the watch from the counter to the bench and back.</summary>
 internal static class JobSheet
 {
-    public static byte[] Draw(ShopWork work, JobFile file, PaperSize size)
+    public static byte[] Draw(ShopWork work, JobSnapshot file, PaperSize size)
     {
         var job = file.Job;
         using var sheet = new Sheet(size, $"Tag {job.Id}, job sheet");
@@ -44,7 +48,7 @@ internal static class JobSheet
         if (marks.Count == 0)
             sheet.Say("Nothing was noted.", Sheet.Left + 64, wide - 64);
         for (var i = 0; i < marks.Count; i++)
-            sheet.Say($"{i + 1}. {file.BenchFile.Condition[i]}", Sheet.Left + 64, wide - 64);
+            sheet.Say($"{i + 1}. {file.Account.Condition[i]}", Sheet.Left + 64, wide - 64);
         var came = TakeIns.CameWithOf(work, job.Id).Where(c => c.Value > 0).ToList();
         sheet.Say(came.Count == 0 ? "Nothing came along." : $"Came along: {string.Join(", ", came.Select(c => $"{c.Value} {Spaced(c.Key.ToString())}"))}.", Sheet.Left + 64, wide - 64);
         sheet.Down = Math.Max(sheet.Down, below) + 6;
@@ -62,24 +66,24 @@ internal static class JobSheet
             sheet.Picture(new LayOutPicture(layOut, head.BarToBar), Sheet.Left, wide);
             sheet.Down += 6;
         }
-        if (file.BenchFile.Done.Count + file.Bench.Left.Count > 0)
+        if (file.Account.Done.Count + file.Bench.Left.Count > 0)
             Steps(sheet, file, wide);
         return sheet.Finish();
     }
 
-    private static void Steps(Sheet sheet, JobFile file, float wide)
+    private static void Steps(Sheet sheet, JobSnapshot file, float wide)
     {
         sheet.Need(20);
         sheet.Write("At the bench", Sheet.Left, 9, strong: true);
         sheet.Down += 6;
         var number = 0;
-        foreach (var done in file.BenchFile.Done)
+        foreach (var done in file.Account.Done)
             Step(sheet, wide, ++number, done, done.Says, null);
         foreach (var step in file.Bench.Left)
             Step(sheet, wide, ++number, null, $"{step.Says}{(step.Tool.Length > 0 ? $" With: {step.Tool}." : "")}{(step.Direction is { } way ? $" Way: {way}." : "")}", step.Caution);
     }
 
-    private static void Step(Sheet sheet, float wide, int number, DoneRow? tick, string what, string? caution)
+    private static void Step(Sheet sheet, float wide, int number, WorkedStep? tick, string what, string? caution)
     {
         sheet.Need(11);
         sheet.Draw(canvas =>

@@ -1,6 +1,6 @@
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Measuring;
-using IronLoop.Server.Loop;
+using IronLoop.Server.Stations;
 using SkiaSharp;
 
 namespace IronLoop.Server.Paper;

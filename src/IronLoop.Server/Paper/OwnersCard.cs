@@ -1,7 +1,8 @@
 using System.Globalization;
-using IronLoop.Server.HandOver;
-using IronLoop.Server.Loop;
-using IronLoop.Server.Rack;
+using IronLoop.Core.Jobs;
+using IronLoop.Server.Contract;
+using IronLoop.Server.Stations;
+using IronLoop.Server.Stations.TakeIn;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Paper;
@@ -9,12 +10,12 @@ namespace IronLoop.Server.Paper;
 /// <summary>What the owner takes home: the loop as it fits, how to move it, what is in the bag.</summary>
 internal static class OwnersCard
 {
-    public static byte[] Draw(ShopWork work, JobFile file, PaperSize size)
+    public static byte[] Draw(ShopWork work, JobSnapshot file, PaperSize size)
     {
         var job = file.Job;
         using var sheet = new Sheet(size, $"{job.WatchName}, owner’s card");
         var wide = sheet.Right - Sheet.Left;
-        var done = HandOverEndpoints.SheetOf(work, file);
+        var done = HandOverSheet.Of(work, file);
         sheet.Write("How your watch was fitted", Sheet.Left, 20, strong: true);
         sheet.Down += 9;
         sheet.Write($"{job.Client.Name}, {job.WatchName}", Sheet.Left, 13);

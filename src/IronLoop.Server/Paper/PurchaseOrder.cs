@@ -1,4 +1,5 @@
 using System.Globalization;
+using IronLoop.Server.Contract;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Paper;

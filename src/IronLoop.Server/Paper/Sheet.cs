@@ -1,3 +1,4 @@
+using IronLoop.Server.Stations.TakeIn;
 using SkiaSharp;
 
 namespace IronLoop.Server.Paper;

@@ -1,40 +1,42 @@
+using System.Globalization;
 using IronLoop.Core.Bands;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Joints;
-using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
+using IronLoop.Core.Shelf;
 using Microsoft.Data.Sqlite;
 
 namespace IronLoop.Storage;
 
-/// <summary>A band as stored.</summary>
-/// <param name="Id">Its number.</param>
-/// <param name="Article">Article number.</param>
-/// <param name="Name">What it is called.</param>
-/// <param name="OwnerClientId">Whose own it is; null for stock.</param>
-/// <param name="Finish">Finish of its metal, or of its leather.</param>
-/// <param name="Colour">Colour.</param>
-/// <param name="PriceCents">Price in cents.</param>
-/// <param name="InStock">How many are in stock.</param>
-/// <param name="Band">What it is.</param>
-public sealed record StockBand(
-    long Id, string Article, string Name, long? OwnerClientId, string Finish, string Colour, long PriceCents, int InStock, Band Band);
-
 /// <summary>The bands in stock and the owners' own.</summary>
 public static class Bands
 {
-    private const string StoredColumns =
-        """
-        article, name, owner_client_id, kind, material, finish, colour, attaches, width_um, thickness_um,
-        solid_end, family, price_cents, in_stock, clasp_name,
-        clasp_twelve_um, clasp_six_um, clasp_micro_side, clasp_positions, clasp_step_um, clasp_position,
-        buckle_piece_um, tail_um, first_hole_um, hole_pitch_um, holes,
-        end_shape, end_thickness_um, tube_bore_um, nickel_safe, clasp_end_um, under_run_um, mesh_shortest_um, mesh_longest_um, mesh_notches, reach_id, fastener, pin_um
-        """;
+    // Every column of a band beside its number, and what stands in it: what a kind of band does not have is null.
+    private static readonly (string Column, Func<StockBand, object?> Value)[] Stored =
+    [
+        ("article", s => s.Article), ("name", s => s.Name), ("owner_client_id", s => s.OwnerClientId), ("finish", s => s.Finish), ("colour", s => s.Colour),
+        ("price_cents", s => s.PriceCents), ("in_stock", s => s.InStock),
+        ("kind", s => s.Band.Facts.Kind), ("material", s => s.Band.Facts.Material), ("attaches", s => s.Band.Facts.Attaches), ("width_um", s => s.Band.Facts.Width),
+        ("solid_end", s => s.Band.Facts.SolidEnd), ("family", s => s.Band.Facts.Family), ("end_shape", s => s.Band.Facts.End), ("end_thickness_um", s => s.Band.Facts.EndThickness),
+        ("tube_bore_um", s => s.Band.Facts.TubeBore), ("nickel_safe", s => s.Band.Facts.NickelSafe),
+        ("thickness_um", s => s.Band.Thickness), ("clasp_name", s => s.Band.ClaspName), ("clasp_kind", s => s.Band.ClaspKind), ("clasp_flap", s => s.Band.HasFlap),
+        ("clasp_end_um", s => s.Band.ClaspEnd), ("fastener", s => s.Band.Fastener), ("pin_um", s => s.Band.Pin),
+        ("clasp_twelve_um", s => s.Band.Clasp?.Twelve), ("clasp_six_um", s => s.Band.Clasp?.Six), ("clasp_micro_side", s => s.Band.Clasp?.MicroSide),
+        ("clasp_positions", s => s.Band.Clasp?.Positions), ("clasp_step_um", s => s.Band.Clasp?.Step), ("clasp_position", s => s.Band.Clasp?.Position),
+        ("buckle_piece_um", s => s.Band.Strap?.BucklePiece), ("tail_um", s => s.Band.Strap?.Tail), ("first_hole_um", s => s.Band.Strap?.FirstHole ?? s.Band.OnePiece?.FirstHole),
+        ("hole_pitch_um", s => s.Band.Strap?.HolePitch ?? s.Band.OnePiece?.HolePitch), ("holes", s => s.Band.Strap?.Holes ?? s.Band.OnePiece?.Holes),
+        ("under_run_um", s => s.Band.OnePiece?.UnderRun),
+        ("mesh_shortest_um", s => s.Band.Mesh?.Shortest), ("mesh_longest_um", s => s.Band.Mesh?.Longest), ("mesh_notches", s => s.Band.Mesh?.Notches),
+    ];
 
-    private static readonly string Updates = string.Join(
-        ", ", StoredColumns.Split([',', '\n', ' ', '\r'], StringSplitOptions.RemoveEmptyEntries).Skip(1).Select(c => $"{c} = excluded.{c}"));
+    // What an owner's own bracelet keeps when it is gauged anew: whose it is, what it is called, what it looks like.
+    private static readonly string[] KeptWhenGaugedAnew =
+        ["article", "name", "owner_client_id", "finish", "colour", "price_cents", "in_stock", "kind", "material", "attaches", "solid_end", "end_shape", "end_thickness_um", "tube_bore_um", "nickel_safe",
+        "clasp_end_um", "pin_um"];
+
+    private static (string, object?)[] Values(ShopWork work, StockBand stock, IEnumerable<(string Column, Func<StockBand, object?> Value)> columns) =>
+        [.. columns.Select(c => ($"${c.Column}", c.Value(stock))), ("$reach_id", Reaches.Of(work, stock.Band))];
 
     /// <summary>Takes a band into stock.</summary>
     /// <param name="work">The piece of work.</param>
@@ -50,7 +52,7 @@ public static class Bands
     /// <returns>Its number.</returns>
     public static long AddOrReplace(ShopWork work, StockBand stock)
     {
-        var id = Insert(work, stock, $" ON CONFLICT (article) DO UPDATE SET {Updates}");
+        var id = Insert(work, stock, $" ON CONFLICT (article) DO UPDATE SET {string.Join(", ", Stored.Skip(1).Select(c => c.Column).Append("reach_id").Select(c => $"{c} = excluded.{c}"))}");
         work.Execute("DELETE FROM band_link WHERE band_id = $id", ("$id", id));
         work.Execute("DELETE FROM band_spare WHERE band_id = $id", ("$id", id));
         AddLinks(work, id, stock.Band);
@@ -68,30 +70,9 @@ public static class Bands
 
     private static long Insert(ShopWork work, StockBand stock, string onConflict)
     {
-        var (band, clasp, strap, onePiece, mesh) = (stock.Band, stock.Band.Clasp, stock.Band.Strap, stock.Band.OnePiece, stock.Band.Mesh);
-        var hasNoBucklePiece = onePiece is not null || mesh is not null;
+        var columns = Stored.Select(c => c.Column).Append("reach_id").ToList();
         var id = work.Insert(
-            $"""
-            INSERT INTO band ({StoredColumns})
-            VALUES ($article, $name, $owner, $kind, $material, $finish, $colour, $attaches, $width, $thickness,
-              $solid, $family, $price, $in_stock, $clasp_name,
-              $twelve, $six, $micro_side, $positions, $step, $position,
-              $buckle_piece, $tail, $first_hole, $hole_pitch, $holes,
-              $end, $end_thickness, $bore, $nickel_safe, $clasp_end, $under_run, $shortest, $longest, $notches, $reach, $fastener, $pin){onConflict}
-            """,
-            ("$article", stock.Article), ("$name", stock.Name), ("$owner", stock.OwnerClientId),
-            ("$kind", band.Facts.Kind), ("$material", band.Facts.Material), ("$finish", stock.Finish), ("$colour", stock.Colour),
-            ("$attaches", band.Facts.Attaches), ("$width", band.Facts.Width), ("$thickness", band.Thickness),
-            ("$solid", band.Facts.SolidEnd), ("$family", band.Facts.Family), ("$price", stock.PriceCents), ("$in_stock", stock.InStock),
-            ("$clasp_name", band.ClaspName),
-            ("$twelve", clasp?.Twelve), ("$six", clasp?.Six), ("$micro_side", clasp?.MicroSide), ("$positions", clasp?.Positions),
-            ("$step", clasp?.Step), ("$position", clasp?.Position),
-            ("$buckle_piece", hasNoBucklePiece ? Length.Zero : strap?.BucklePiece), ("$tail", strap?.Tail),
-            ("$first_hole", strap?.FirstHole ?? onePiece?.FirstHole), ("$hole_pitch", strap?.HolePitch ?? onePiece?.HolePitch),
-            ("$holes", strap?.Holes ?? onePiece?.Holes), ("$end", band.Facts.End), ("$end_thickness", band.Facts.EndThickness),
-            ("$bore", band.Facts.TubeBore), ("$nickel_safe", band.Facts.NickelSafe), ("$clasp_end", band.ClaspEnd),
-            ("$under_run", onePiece?.UnderRun), ("$shortest", mesh?.Shortest), ("$longest", mesh?.Longest), ("$notches", mesh?.Notches),
-            ("$reach", Reaches.Of(work, band)), ("$fastener", band.Fastener), ("$pin", band.Pin));
+            $"INSERT INTO band ({string.Join(", ", columns)}) VALUES ({string.Join(", ", columns.Select(c => $"${c}"))}){onConflict}", Values(work, stock, Stored));
         work.BandChanged(id);
         return id;
     }
@@ -99,17 +80,10 @@ public static class Bands
     /// <summary>Puts an owner's own bracelet, as it is known now, in place of what was known of it before.</summary>
     public static void Replace(ShopWork work, long id, Band band)
     {
-        var clasp = band.Clasp;
+        var anew = Stored.Where(c => !KeptWhenGaugedAnew.Contains(c.Column, StringComparer.Ordinal)).ToList();
         work.Execute(
-            """
-            UPDATE band SET width_um = $width, thickness_um = $thickness, family = $family, clasp_name = $clasp_name, clasp_twelve_um = $twelve,
-              clasp_six_um = $six, clasp_micro_side = $micro_side, clasp_positions = $positions, clasp_step_um = $step, clasp_position = $position,
-              reach_id = $reach, fastener = $fastener
-            WHERE id = $id AND owner_client_id IS NOT NULL
-            """,
-            ("$id", id), ("$width", band.Facts.Width), ("$thickness", band.Thickness), ("$family", band.Facts.Family), ("$clasp_name", band.ClaspName),
-            ("$twelve", clasp?.Twelve), ("$six", clasp?.Six), ("$micro_side", clasp?.MicroSide), ("$positions", clasp?.Positions),
-            ("$step", clasp?.Step), ("$position", clasp?.Position), ("$reach", Reaches.Of(work, band)), ("$fastener", band.Fastener));
+            $"UPDATE band SET {string.Join(", ", anew.Select(c => c.Column).Append("reach_id").Select(c => $"{c} = ${c}"))} WHERE id = $id AND owner_client_id IS NOT NULL",
+            [("$id", id), .. Values(work, new StockBand(id, "", "", null, "", "", 0, 1, band), anew)]);
         work.BandChanged(id);
         work.Execute("DELETE FROM band_link WHERE band_id = $id", ("$id", id));
         work.Execute("DELETE FROM band_spare WHERE band_id = $id", ("$id", id));
@@ -170,7 +144,7 @@ public static class Bands
 
     /// <summary>Several bands by number; those that are not there are left out.</summary>
     public static IReadOnlyDictionary<long, StockBand> Find(ShopWork work, IEnumerable<long> ids) =>
-        ids.Distinct().Select(id => Find(work, id)).OfType<StockBand>().ToDictionary(b => b.Id);
+        Read(work, $"band.id IN ({string.Join(", ", ids.Distinct().Select(id => id.ToString(CultureInfo.InvariantCulture)))})").ToDictionary(b => b.Id);
 
     /// <summary>How many open jobs other than this one have chosen each band: those are spoken for.</summary>
     public static IReadOnlyDictionary<long, int> SpokenFor(ShopWork work, long exceptJobId) =>
@@ -220,32 +194,30 @@ public static class Bands
             Finish = finish.Length > 0 ? finish : null,
             Colour = colour.Length > 0 ? colour : null,
         };
-        var thickness = row.Length("thickness_um");
-        var isBracelet = kind == BandKind.LinkBracelet;
-        var band = new Band(
-            facts,
-            thickness,
-            row.Text("clasp_name"),
-            isBracelet ? new Bracelet([.. links[(id, Side.Twelve)]], [.. links[(id, Side.Six)]]) : null,
-            [.. spares[id]],
-            isBracelet
-                ? new BraceletClasp(
-                    row.Length("clasp_twelve_um"), row.Length("clasp_six_um"), row.Choice<Side>("clasp_micro_side"),
-                    row.Count("clasp_positions"), row.Length("clasp_step_um"), row.Count("clasp_position"))
-                : null,
-            kind == BandKind.TwoPiece
-                ? new TwoPieceStrap(
-                    row.Length("buckle_piece_um"), row.Length("tail_um"), row.Length("first_hole_um"), row.Length("hole_pitch_um"), row.Count("holes"))
-                : null)
+        var (thickness, closes) = (row.Length("thickness_um"), row.Text("clasp_name"));
+        Band band = kind switch
         {
-            OnePiece = kind == BandKind.OnePiece
-                ? new OnePieceBand(
-                    row.Length("first_hole_um"), row.Length("hole_pitch_um"), row.Count("holes"), thickness, row.Maybe("under_run_um", Columns.Length))
-                : null,
-            Mesh = kind == BandKind.Mesh ? new MeshBand(row.Length("mesh_shortest_um"), row.Length("mesh_longest_um"), row.Count("mesh_notches")) : null,
+            BandKind.LinkBracelet => new LinkBracelet(
+                facts, thickness, closes, new Bracelet([.. links[(id, Side.Twelve)]], [.. links[(id, Side.Six)]]),
+                new BraceletClasp(
+                    row.Length("clasp_twelve_um"), row.Length("clasp_six_um"), row.Choice<Side>("clasp_micro_side"),
+                    row.Count("clasp_positions"), row.Length("clasp_step_um"), row.Count("clasp_position")))
+            {
+                Loose = [.. spares[id]],
+                JoinedBy = row.Maybe("fastener", Columns.Choice<Fastener>),
+                Across = row.Maybe("pin_um", Columns.Length),
+            },
+            BandKind.OnePiece => new PulledThroughBand(facts, thickness, closes, new OnePieceBand(
+                row.Length("first_hole_um"), row.Length("hole_pitch_um"), row.Count("holes"), thickness, row.Maybe("under_run_um", Columns.Length))),
+            BandKind.Mesh => new MeshBracelet(facts, thickness, closes, new MeshBand(row.Length("mesh_shortest_um"), row.Length("mesh_longest_um"), row.Count("mesh_notches"))),
+            _ => new TwoPieceBand(facts, thickness, closes, new TwoPieceStrap(
+                row.Length("buckle_piece_um"), row.Length("tail_um"), row.Length("first_hole_um"), row.Length("hole_pitch_um"), row.Count("holes"))),
+        };
+        band = band with
+        {
+            ClaspKind = row.Maybe("clasp_kind", Columns.Choice<ClaspKind>),
+            HasFlap = row.Yes("clasp_flap"),
             ClaspEnd = row.Maybe("clasp_end_um", Columns.Length),
-            Fastener = row.Maybe("fastener", Columns.Choice<Fastener>),
-            Pin = row.Maybe("pin_um", Columns.Length),
         };
         return new StockBand(
             id, row.Text("article"), row.Text("name"), row.Maybe("owner_client_id", Columns.Number),

@@ -1,5 +1,5 @@
 using IronLoop.Core.Bands;
-using IronLoop.Core.Jobs;
+using IronLoop.Core.Shelf;
 using Microsoft.Data.Sqlite;
 
 namespace IronLoop.Storage;

@@ -6,29 +6,6 @@ using IronLoop.Core.Joints;
 
 namespace IronLoop.Storage;
 
-/// <summary>A bench step that is done, or left out with a reason.</summary>
-/// <param name="Seq">Its place among the job's, 1 first.</param>
-/// <param name="Key">Its key.</param>
-/// <param name="Row">The row of the table it is of.</param>
-/// <param name="Round">The round it was worked in.</param>
-/// <param name="Says">What was done, in words.</param>
-/// <param name="Acts">What was done; null for a step of a version before, which is history.</param>
-/// <param name="Skipped">Why it was left out; null when it was done.</param>
-/// <param name="DoneAt">When.</param>
-public sealed record DoneRow(int Seq, string Key, StepRow Row, int Round, string Says, IReadOnlyList<Act>? Acts, string? Skipped, DateTimeOffset DoneAt)
-{
-    /// <summary>Why what is stored of it cannot be read; null where it can.</summary>
-    public string? Damage { get; init; }
-
-    /// <summary>As the core takes it.</summary>
-    public DoneStep Step => new(Key, Row, Round, Acts ?? []);
-}
-
-/// <summary>What a bench works from, as it was when the work began or was agreed anew.</summary>
-/// <param name="Plan">The plan.</param>
-/// <param name="AtSeq">How many steps were done then.</param>
-public sealed record StoredBench(BenchPlan Plan, int AtSeq);
-
 /// <summary>The bench work of jobs: what it works from, and every step done.</summary>
 public static class BenchWork
 {
@@ -45,13 +22,13 @@ public static class BenchWork
     private sealed record PlanText(ToldStand From, IReadOnlyList<TargetText> Targets, IReadOnlyList<PieceText> Prepare, IReadOnlyList<string> OpenFirst, int TryOns, int Rounds, bool IsToGauge = false);
 
     /// <summary>The steps done on a job, in the order they were.</summary>
-    public static IReadOnlyList<DoneRow> Done(ShopWork work, long jobId) =>
+    public static IReadOnlyList<WorkedStep> Done(ShopWork work, long jobId) =>
         work.Query(
             "SELECT bench_step.*, (SELECT words FROM wording WHERE wording.job_id = bench_step.job_id AND wording.seq = bench_step.seq) AS why FROM bench_step WHERE job_id = $id ORDER BY seq",
             row =>
             {
                 var (acts, damage) = row.MaybeText("acts") is { } text ? Read(text, Acts) : (null, null);
-                return new DoneRow(
+                return new WorkedStep(
                     row.Count("seq"), row.Text("key"), row.Choice<StepRow>("row"), row.Count("round"), Says(row.Text("says"), row.MaybeText("why")),
                     damage is null ? acts : [], row.MaybeText("skipped"), row.Time("done_at"))
                 {
@@ -81,7 +58,7 @@ public static class BenchWork
             VALUES ($id, (SELECT COALESCE(MAX(seq), 0) + 1 FROM bench_step WHERE job_id = $id), $key, $row, $round, $says, $acts, $skipped, $at, $by, $seconds)
             """,
             ("$id", jobId), ("$key", step.Key), ("$row", step.Row), ("$round", step.Round), ("$says", step.Says),
-            ("$acts", Text(skipped is null || step.Row == StepRow.TryOn ? step.Acts : [])), ("$skipped", skipped), ("$at", at), ("$by", Hand.AtWork?.By ?? by), ("$seconds", seconds));
+            ("$acts", Text(skipped is null || step.Row == StepRow.TryOn ? step.Acts : [])), ("$skipped", skipped), ("$at", at), ("$by", work.By ?? by), ("$seconds", seconds));
 
     /// <summary>Takes a step back.</summary>
     public static void Undo(ShopWork work, long jobId, int seq)
@@ -91,20 +68,20 @@ public static class BenchWork
     }
 
     /// <summary>What a job works from; null before the first step, for what was done under a version before, and where it cannot be read.</summary>
-    public static StoredBench? Plan(ShopWork work, long jobId) => Plan(work, jobId, out _);
+    public static AgreedBench? Plan(ShopWork work, long jobId) => Plan(work, jobId, out _);
 
     /// <summary>What a job works from.</summary>
     /// <param name="work">The piece of work.</param>
     /// <param name="jobId">The job.</param>
     /// <param name="damage">Why what is stored cannot be read; null where it can, or nothing is.</param>
-    public static StoredBench? Plan(ShopWork work, long jobId, out string? damage)
+    public static AgreedBench? Plan(ShopWork work, long jobId, out string? damage)
     {
         var (plan, atSeq) = work.Query("SELECT plan, at_seq FROM bench_plan WHERE job_id = $id AND plan IS NOT NULL", row => (row.Text("plan"), row.Count("at_seq")), ("$id", jobId)).SingleOrDefault();
         damage = null;
         if (plan is null)
             return null;
         (var read, damage) = Read(plan, Read);
-        return read is null ? null : new StoredBench(read, atSeq);
+        return read is null ? null : new AgreedBench(read, atSeq);
     }
 
     /// <summary>Reads what is stored as text; what no program of this kind wrote is said, and never thrown.</summary>
@@ -122,7 +99,7 @@ public static class BenchWork
     }
 
     /// <summary>Stores what a job works from.</summary>
-    public static void Set(ShopWork work, long jobId, StoredBench bench) =>
+    public static void Set(ShopWork work, long jobId, AgreedBench bench) =>
         work.Execute("INSERT OR REPLACE INTO bench_plan (job_id, plan, at_seq, changed) VALUES ($id, $plan, $seq, $changed)",
             ("$id", jobId), ("$plan", Text(bench.Plan)), ("$seq", bench.AtSeq), ("$changed", bench.Plan.Before.TryOns > 0));
 

@@ -16,6 +16,9 @@ public sealed record StepNote(long Id, long JobId, string Step, string Text, boo
 {
     /// <summary>Whether the watch may not go back before it is answered.</summary>
     public bool IsOpen => !IsSettled && Answer.Length == 0;
+
+    /// <summary>The first sentence of a step, by which a note is found again.</summary>
+    public static string StepOf(string says) => says.IndexOf(". ", StringComparison.Ordinal) is > 0 and var end ? says[..(end + 1)] : says;
 }
 
 /// <summary>The notes made at the bench.</summary>
@@ -32,7 +35,7 @@ public static class StepNotes
     /// <returns>Its number.</returns>
     public static long Add(ShopWork work, long jobId, string step, string note, bool isSettled, long? photoId, DateTimeOffset at, string by) =>
         work.Insert("INSERT INTO step_note (job_id, step, note, settled, photo_id, noted_at, by) VALUES ($job, $step, $note, $settled, $photo, $at, $by)",
-            ("$job", jobId), ("$step", step), ("$note", note), ("$settled", isSettled), ("$photo", photoId), ("$at", at), ("$by", Hand.AtWork?.By ?? by));
+            ("$job", jobId), ("$step", step), ("$note", note), ("$settled", isSettled), ("$photo", photoId), ("$at", at), ("$by", work.By ?? by));
 
     /// <summary>Answers one.</summary>
     /// <returns>Whether there was such a note of this job.</returns>

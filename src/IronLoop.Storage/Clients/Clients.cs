@@ -1,16 +1,7 @@
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Jobs;
 
 namespace IronLoop.Storage;
-
-/// <summary>A client as stored.</summary>
-/// <param name="Id">Its number.</param>
-/// <param name="Name">Name.</param>
-/// <param name="Contact">How they are reached.</param>
-public sealed record Client(long Id, string Name, string Contact)
-{
-    /// <summary>When the client asked to be forgotten; null where nobody did.</summary>
-    public DateTimeOffset? ErasedAt { get; init; }
-}
 
 /// <summary>The shop's clients.</summary>
 public static class Clients

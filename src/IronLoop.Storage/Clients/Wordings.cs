@@ -54,5 +54,5 @@ public static class Wordings
 
     private static long Add(ShopWork work, long jobId, Wording wording, string words, DateTimeOffset at, string by) =>
         work.Insert("INSERT INTO wording (job_id, field, words, at, by) VALUES ($job, $field, $words, $at, $by)",
-            ("$job", jobId), ("$field", wording), ("$words", words), ("$at", at), ("$by", Hand.AtWork?.By ?? by));
+            ("$job", jobId), ("$field", wording), ("$words", words), ("$at", at), ("$by", work.By ?? by));
 }

@@ -134,7 +134,7 @@ public sealed class Backups(ShopFile shop)
         using (var work = shop.Begin())
         {
             Forgettings.Settle(work, pending, rewritten, unread, now);
-            work.Keep();
+            work.Commit();
         }
     }
 

@@ -1,8 +1,10 @@
+using IronLoop.Core.Jobs;
+
 namespace IronLoop.Storage;
 
 /// <summary>
-/// Whose hand a request is, and what it is laid on: a job, or a list that several people change. It goes with the request through every
-/// piece of work begun for it, so that what is written carries the name of whoever did it, and no change is made on an older sight.
+/// Whose hand a request is, and what it is laid on: a job, or a list that several people change. Every piece of work for the request is
+/// begun with it, so that what is written carries the name of whoever did it, and no change is made on an older sight.
 /// </summary>
 /// <param name="by">Initials of whoever is signed in; null where nobody has to be.</param>
 /// <param name="jobId">The job that is changed; null when the change is to no job.</param>
@@ -10,15 +12,6 @@ namespace IronLoop.Storage;
 /// <param name="what">What is done, in words.</param>
 public sealed class Hand(string? by, long? jobId, DateTimeOffset at, string what)
 {
-    private static readonly AsyncLocal<Hand?> Now = new();
-
-    /// <summary>The hand of the request that runs; null when nobody's does.</summary>
-    public static Hand? AtWork
-    {
-        get => Now.Value;
-        set => Now.Value = value;
-    }
-
     /// <summary>Initials of whoever is signed in; null where nobody has to be.</summary>
     public string? By { get; } = by;
 
@@ -48,7 +41,7 @@ public sealed class Hand(string? by, long? jobId, DateTimeOffset at, string what
                 Sheets.Set(work, Sheet!, new SheetVersion(stands.Version + 1, By ?? "", at));
             else
                 work.Execute("UPDATE job SET version = version + 1, changed_by = $by, changed_at = $at WHERE id = $id", ("$by", By ?? ""), ("$at", at), ("$id", jobId));
-            work.OnKept(() => Version = stands.Version + 1);
+            work.OnCommitted(() => Version = stands.Version + 1);
         }
         if (By is not null)
         {

@@ -47,7 +47,7 @@ public static class Presses
         if (answer is not null)
             work.Execute("UPDATE press SET status = $status, head = $head, body = $body WHERE key = $key",
                 ("$key", press.Key), ("$status", answer.Status), ("$head", JsonSerializer.Serialize(answer.Head)), ("$body", Packed(answer.Body)));
-        work.Keep();
+        work.Commit();
     }
 
     /// <summary>Forgets what calls were answered: names stand in it.</summary>

@@ -1,3 +1,5 @@
+using IronLoop.Core.Jobs;
+
 namespace IronLoop.Storage;
 
 /// <summary>The version something is at that several people change, and who made it that.</summary>

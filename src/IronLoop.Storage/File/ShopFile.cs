@@ -79,13 +79,14 @@ public sealed class ShopFile : IDisposable
         if (Visits.IsBehind(work))
             Visits.CatchUp(work);
         Bands.WorkOutReach(work);
-        work.Keep();
+        work.Commit();
     }
 
-    /// <summary>Begins a piece of work: everything in it is stored together by <see cref="ShopWork.Keep"/>, or not at all.</summary>
+    /// <summary>Begins a piece of work: everything in it is stored together by <see cref="ShopWork.Commit"/>, or not at all.</summary>
     /// <exception cref="StaleException">What the hand at work is laid on was changed since it was seen.</exception>
     /// <exception cref="SqliteException">Others went on writing for longer than is waited (SQLITE_BUSY).</exception>
-    public ShopWork Begin() => Begin(Hand.AtWork, lasting: true);
+    /// <param name="hand">Whose work it is; null where it is nobody's.</param>
+    public ShopWork Begin(Hand? hand = null) => Begin(hand, lasting: true);
 
     /// <summary>Begins a piece of work in nobody's name, whose loss with the power would cost nothing: it does not wait for the disk.</summary>
     internal ShopWork BeginLightly() => Begin(null, lasting: false);
@@ -101,7 +102,7 @@ public sealed class ShopFile : IDisposable
         {
             using var work = Begin(null, lasting: false, TimeSpan.FromSeconds(1));
             note(work);
-            work.Keep();
+            work.Commit();
             return true;
         }
         catch (Exception cannot) when (cannot is SqliteException or IOException)
@@ -119,7 +120,7 @@ public sealed class ShopFile : IDisposable
         ShopWork? work = null;
         try
         {
-            work = new ShopWork(Connect(lasting, patience), writing: true, BandChanges.Add, () => _turn.Release());
+            work = new ShopWork(Connect(lasting, patience), writing: true, BandChanges.Add, () => _turn.Release()) { Hand = hand };
             hand?.LayOn(work);
             return work;
         }
@@ -140,7 +141,7 @@ public sealed class ShopFile : IDisposable
 
     /// <summary>Brings what was written ahead into the file itself, so that what was written over is gone from both.</summary>
     /// <returns>Whether it could; somebody who reads for long may stand in the way.</returns>
-    public bool Settle()
+    public bool Checkpoint()
     {
         using var connection = Connect();
         using var pragma = connection.CreateCommand();

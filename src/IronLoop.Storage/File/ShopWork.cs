@@ -5,22 +5,22 @@ using Microsoft.Data.Sqlite;
 namespace IronLoop.Storage;
 
 /// <summary>
-/// One piece of work on the shop's file, in one transaction. Disposing it without <see cref="Keep"/> leaves the file
+/// One piece of work on the shop's file, in one transaction. Disposing it without <see cref="Commit"/> leaves the file
 /// as it was.
 /// </summary>
 public sealed class ShopWork : IDisposable
 {
     private readonly SqliteConnection _connection;
     private readonly SqliteTransaction _transaction;
-    private readonly Action<IReadOnlyCollection<long>> _onBandsKept;
+    private readonly Action<IReadOnlyCollection<long>> _onBandsCommitted;
     private Action? _onEnded;
     private readonly HashSet<long> _bandsChanged = [];
-    private Action? _onKept;
+    private Action? _onCommitted;
     private readonly Dictionary<string, SqliteCommand> _prepared = new(StringComparer.Ordinal);
 
-    internal ShopWork(SqliteConnection connection, bool writing, Action<IReadOnlyCollection<long>> onBandsKept, Action onEnded)
+    internal ShopWork(SqliteConnection connection, bool writing, Action<IReadOnlyCollection<long>> onBandsCommitted, Action onEnded)
     {
-        (_connection, _onBandsKept) = (connection, onBandsKept);
+        (_connection, _onBandsCommitted) = (connection, onBandsCommitted);
         try
         {
             // A writer takes the write lock at once, so that what it read cannot change before it writes.
@@ -34,17 +34,23 @@ public sealed class ShopWork : IDisposable
         _onEnded = onEnded;
     }
 
+    /// <summary>Whose work it is; null where it is nobody's, or nothing is written.</summary>
+    public Hand? Hand { get; internal init; }
+
+    /// <summary>Initials of whoever is signed in and does it; null where nobody has to be.</summary>
+    public string? By => Hand?.By;
+
     /// <summary>Stores everything done in this piece of work.</summary>
-    public void Keep()
+    public void Commit()
     {
         _transaction.Commit();
-        _onKept?.Invoke();
+        _onCommitted?.Invoke();
         if (_bandsChanged.Count > 0)
-            _onBandsKept(_bandsChanged);
+            _onBandsCommitted(_bandsChanged);
     }
 
     /// <summary>Says what is to be done once this piece of work is stored.</summary>
-    internal void OnKept(Action then) => _onKept = then;
+    internal void OnCommitted(Action then) => _onCommitted = then;
 
     /// <summary>Says that a band is changed in this piece of work.</summary>
     internal void BandChanged(long id) => _bandsChanged.Add(id);

@@ -62,9 +62,9 @@ internal sealed class StaysTrue
                 work.Execute("DELETE FROM sqlite_sequence WHERE name = 'photo'");
                 work.Execute("INSERT INTO sqlite_sequence (name, seq) VALUES ('photo', $last)", ("$last", _lastPhoto));
             }
-            work.Keep();
+            work.Commit();
         }
-        shop.Settle();
+        shop.Checkpoint();
         foreach (var photo in photos)
             PhotoFolder.Beside(shop).Drop(photo);
     }

@@ -1,5 +1,6 @@
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.HandOver;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;
@@ -50,6 +51,9 @@ public static class StoredChoices
         [("joint_look", "fastener")] = typeof(Fastener),
         [("link_freed", "side")] = typeof(Side),
         [("link_pinned", "side")] = typeof(Side),
+        [("band", "clasp_kind")] = typeof(ClaspKind),
+        [("consent_work", "topic")] = typeof(ConsentTopic),
+        [("consent_work", "kind")] = typeof(WorkKind),
         [("log_entry", "station")] = typeof(Station),
         [("log_entry", "kind")] = typeof(LogKind),
         [("open_to_gauge", "joints")] = typeof(JointGroup),

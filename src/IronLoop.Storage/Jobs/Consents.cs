@@ -1,34 +1,8 @@
 using IronLoop.Core.Bands;
 using IronLoop.Core.Jobs;
+using IronLoop.Core.Matching;
 
 namespace IronLoop.Storage;
-
-/// <summary>What a consent is about.</summary>
-public enum ConsentTopic
-{
-    /// <summary>Work to mount the band.</summary>
-    Band,
-
-    /// <summary>Work to put another clasp on it.</summary>
-    Clasp,
-}
-
-/// <summary>The owner's written consent to work that cannot be undone.</summary>
-/// <param name="BandId">The band the work is done on.</param>
-/// <param name="Work">What was consented to, in words.</param>
-/// <param name="SignedBy">Who signed.</param>
-/// <param name="SignedAt">When.</param>
-public sealed record Consent(long BandId, string Work, string SignedBy, DateTimeOffset SignedAt)
-{
-    /// <summary>The signature as drawn on the screen, an SVG path; empty when none was.</summary>
-    public string Signature { get; init; } = "";
-
-    /// <summary>Whether it is signed on the printed sheet, which lies with the job.</summary>
-    public bool OnPaper { get; init; }
-
-    /// <summary>Whether there is a signature, drawn or on paper.</summary>
-    public bool IsSigned => Signature.Length > 0 || OnPaper;
-}
 
 /// <summary>The jobs' consents.</summary>
 public static class Consents
@@ -40,14 +14,19 @@ public static class Consents
             {
                 Signature = row.Text("signature"),
                 OnPaper = row.Yes("on_paper"),
+                Kinds = work.Query("SELECT kind FROM consent_work WHERE job_id = $job AND topic = $topic", of => of.Choice<WorkKind>("kind"), ("$job", jobId), ("$topic", topic)).ToHashSet(),
             },
             ("$job", jobId), ("$topic", topic)).SingleOrDefault();
 
     /// <summary>Records a consent in place of the one before.</summary>
-    public static void Set(ShopWork work, long jobId, Consent consent, string by, ConsentTopic topic = ConsentTopic.Band) =>
+    public static void Set(ShopWork work, long jobId, Consent consent, string by, ConsentTopic topic = ConsentTopic.Band)
+    {
         work.Execute(
             "INSERT OR REPLACE INTO consent (job_id, topic, band_id, work, signed_id, signed_at, signature, on_paper) VALUES ($job, $topic, $band, $work, $by, $at, $signature, $paper)",
             ("$job", jobId), ("$topic", topic), ("$band", consent.BandId), ("$work", consent.Work),
             ("$by", Wordings.Say(work, jobId, Wording.SignedBy, consent.SignedBy, consent.SignedAt, by)), ("$at", consent.SignedAt),
             ("$signature", consent.Signature), ("$paper", consent.OnPaper));
+        foreach (var kind in consent.Kinds)
+            work.Execute("INSERT INTO consent_work (job_id, topic, kind) VALUES ($job, $topic, $kind)", ("$job", jobId), ("$topic", topic), ("$kind", kind));
+    }
 }

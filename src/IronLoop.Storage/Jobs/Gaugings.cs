@@ -1,5 +1,5 @@
 using IronLoop.Core.Fitting;
-using IronLoop.Core.Jobs;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 using Microsoft.Data.Sqlite;

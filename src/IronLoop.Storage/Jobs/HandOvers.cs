@@ -13,7 +13,12 @@ namespace IronLoop.Storage;
 /// <param name="ObserveFor">What is watched until then.</param>
 /// <param name="ObservedAt">When it was asked after.</param>
 public sealed record HandedOver(
-    HowItGoesBack? GoesBack, string By, string Note, long? LeftBandId, long? BackFrom, DateOnly? ObserveOn, string ObserveFor, DateTimeOffset? ObservedAt);
+    HowItGoesBack? GoesBack, string By, string Note, long? LeftBandId, long? BackFrom, DateOnly? ObserveOn, string ObserveFor, DateTimeOffset? ObservedAt)
+{
+    /// <summary>Whether the owner may be asked after it.</summary>
+    /// <param name="jobId">The job.</param>
+    public Permission MayBeAskedAfter(long jobId) => Permission.Unless(ObserveOn is null || ObservedAt is not null ? $"Job {jobId} is not waiting to be asked after." : null);
+}
 
 /// <summary>An observation the shop promised.</summary>
 /// <param name="JobId">The job.</param>

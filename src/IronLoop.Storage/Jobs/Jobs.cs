@@ -1,50 +1,10 @@
+using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Jobs;
 using Microsoft.Data.Sqlite;
 
 namespace IronLoop.Storage;
-
-/// <summary>A job as stored.</summary>
-/// <param name="Id">Its number, which is on its tag.</param>
-/// <param name="Client">Whose it is.</param>
-/// <param name="WatchId">The watch's number.</param>
-/// <param name="WatchName">The watch, in words.</param>
-/// <param name="Request">What is asked for.</param>
-/// <param name="Words">In the owner's own words.</param>
-/// <param name="Promised">The day it is promised for.</param>
-/// <param name="TakenInAt">When it was taken in.</param>
-/// <param name="TakenInBy">The fitter's initials.</param>
-/// <param name="BandId">The band chosen.</param>
-/// <param name="ClaspKeptAt">When the clasp was kept.</param>
-/// <param name="ClosedAt">When it was handed over.</param>
-/// <param name="PriceCents">The price agreed, in cents.</param>
-/// <param name="ReferredAt">When it was referred to a watchmaker; null when it is not.</param>
-/// <param name="ReferNote">What the owner is told about it.</param>
-/// <param name="Way">How a pull-through band is worn.</param>
-public sealed record Job(
-    long Id,
-    Client Client,
-    long WatchId,
-    string WatchName,
-    Request Request,
-    string Words,
-    DateOnly Promised,
-    DateTimeOffset TakenInAt,
-    string TakenInBy,
-    long? BandId,
-    DateTimeOffset? ClaspKeptAt,
-    DateTimeOffset? ClosedAt,
-    long? PriceCents,
-    DateTimeOffset? ReferredAt,
-    string ReferNote,
-    PullThroughWay Way)
-{
-    /// <summary>Counted up by every change.</summary>
-    public long Version { get; init; } = 1;
-
-    /// <summary>Whether the wearer is here to try it on.</summary>
-    public bool HasWearer { get; init; } = true;
-}
 
 /// <summary>The shop's jobs.</summary>
 public static class Jobs
@@ -52,7 +12,7 @@ public static class Jobs
     private static readonly string Select =
         $"""
         SELECT job.*, {Wordings.Standing(Wording.Words)} AS words, {Wordings.Standing(Wording.ReferNote)} AS refer_note,
-          client.name AS client_name, client.contact, watch.name AS watch_name
+          client.name AS client_name, client.contact, client.erased_at, watch.name AS watch_name
         FROM job JOIN client ON client.id = job.client_id JOIN watch ON watch.id = job.watch_id
         """;
 
@@ -152,7 +112,7 @@ public static class Jobs
 
     private static Job Read(SqliteDataReader row) => new(
         row.Number("id"),
-        new Client(row.Number("client_id"), row.Text("client_name"), row.Text("contact")),
+        new Client(row.Number("client_id"), row.Text("client_name"), row.Text("contact")) { ErasedAt = row.Maybe("erased_at", Columns.Time) },
         row.Number("watch_id"),
         row.Text("watch_name"),
         row.Choice<Request>("request"),

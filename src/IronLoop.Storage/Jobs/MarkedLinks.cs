@@ -1,6 +1,5 @@
 using IronLoop.Core.Bands;
 using IronLoop.Core.Fitting;
-using IronLoop.Core.Jobs;
 using IronLoop.Core.Measuring;
 
 namespace IronLoop.Storage;

@@ -1,7 +1,8 @@
 using IronLoop.Core.Bands;
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Joints;
-using IronLoop.Core.Jobs;
+using IronLoop.Core.Shelf;
 
 namespace IronLoop.Storage;
 

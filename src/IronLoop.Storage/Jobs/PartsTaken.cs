@@ -1,31 +1,16 @@
+using IronLoop.Core.Jobs;
 using IronLoop.Core.Stock;
 
 namespace IronLoop.Storage;
 
-/// <summary>A part that a job takes.</summary>
-/// <param name="JobId">The job.</param>
-/// <param name="Part">The part.</param>
-/// <param name="Use">What it is for: one part a use.</param>
-/// <param name="Count">How many.</param>
-/// <param name="IsReserved">Whether they lie in their place for the job; else the job waits for them.</param>
-/// <param name="CameAt">When they came, if the job waited for them.</param>
-/// <param name="BookedAt">When they were booked out.</param>
-public sealed record PartTaken(long JobId, StoredPart Part, string Use, int Count, bool IsReserved, DateTimeOffset? CameAt, DateTimeOffset? BookedAt);
-
 /// <summary>What jobs take from the stock of parts: reserved at once when there are enough, else awaited, and booked out in the end.</summary>
 public static class PartsTaken
 {
-    /// <summary>The use of a clasp that goes on instead of the band's own.</summary>
-    public const string ForClasp = "clasp";
-
-    /// <summary>The use of the pins that hold it.</summary>
-    public const string ForClaspPins = "clasp pins";
-
     /// <summary>Gives back the clasp that was to go on, with its pins.</summary>
     public static void LeaveClasp(ShopWork work, long jobId)
     {
-        Leave(work, jobId, ForClasp);
-        Leave(work, jobId, ForClaspPins);
+        Leave(work, jobId, PartTaken.ForClasp);
+        Leave(work, jobId, PartTaken.ForClaspPins);
     }
 
     /// <summary>What a job takes.</summary>
@@ -57,9 +42,6 @@ public static class PartsTaken
         if (before.IsReserved)
             GiveToWaiting(work, before.Part.Id, at: null);
     }
-
-    /// <summary>The use of what a bench step fetched, which nobody had reserved before.</summary>
-    public static string Fetched(string article) => $"fetched {article}";
 
     /// <summary>Books out what a job used; what was reserved and not used is another job's again.</summary>
     /// <param name="work">The piece of work.</param>

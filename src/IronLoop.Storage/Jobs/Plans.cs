@@ -1,19 +1,14 @@
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Jobs;
 using IronLoop.Core.Measuring;
 
 namespace IronLoop.Storage;
-
-/// <summary>The arrangement a job stands in.</summary>
-/// <param name="Arrangement">The links and the micro position; of a strap, no links and the hole.</param>
-/// <param name="Target">The length that was wanted when it was stored.</param>
-/// <param name="AgreedAt">When it was taken to the bench; null while it is still being looked over.</param>
-public sealed record StoredPlan(Arrangement Arrangement, Length Target, DateTimeOffset? AgreedAt);
 
 /// <summary>The jobs' plans.</summary>
 public static class Plans
 {
     /// <summary>The plan of a job, or null when none was stored.</summary>
-    public static StoredPlan? Find(ShopWork work, long jobId)
+    public static JobPlan? Find(ShopWork work, long jobId)
     {
         var links = work.Query(
                 "SELECT side, pitch_um, fate, mark, one_sided FROM plan_link WHERE job_id = $id ORDER BY side, ordinal",
@@ -24,7 +19,7 @@ public static class Plans
             .ToLookup(l => l.Side, l => l.Link);
         return work.Query(
             "SELECT position, target_um, agreed_at FROM plan WHERE job_id = $id",
-            row => new StoredPlan(
+            row => new JobPlan(
                 new Arrangement([.. links[Side.Twelve]], [.. links[Side.Six]], row.Count("position")),
                 row.Length("target_um"),
                 row.Maybe("agreed_at", Columns.Time)),
@@ -32,7 +27,7 @@ public static class Plans
     }
 
     /// <summary>Stores a job's plan in place of the one before.</summary>
-    public static void Set(ShopWork work, long jobId, StoredPlan plan)
+    public static void Set(ShopWork work, long jobId, JobPlan plan)
     {
         Drop(work, jobId);
         work.Execute("INSERT INTO plan (job_id, position, target_um, agreed_at) VALUES ($id, $position, $target, $agreed)",

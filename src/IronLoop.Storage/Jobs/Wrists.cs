@@ -1,5 +1,5 @@
 using IronLoop.Core.Fitting;
-using IronLoop.Core.Jobs;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Measuring;
 
 namespace IronLoop.Storage;

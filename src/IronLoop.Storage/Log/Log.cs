@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text.Json;
+using IronLoop.Core.Bench;
 using IronLoop.Core.Jobs;
 using Microsoft.Data.Sqlite;
 
@@ -41,7 +42,7 @@ public static class Log
     public static void Write(ShopWork work, long jobId, DateTimeOffset at, string by, Station station, LogLine line, long? noteId = null)
     {
         var id = work.Insert("INSERT INTO log_entry (job_id, at, by, station, kind, facts, note_id) VALUES ($job, $at, $by, $station, $kind, $facts, $note)",
-            ("$job", jobId), ("$at", at), ("$by", Hand.AtWork?.By ?? by), ("$station", station), ("$kind", line.Kind), ("$facts", JsonSerializer.Serialize(line.Facts)), ("$note", noteId));
+            ("$job", jobId), ("$at", at), ("$by", work.By ?? by), ("$station", station), ("$kind", line.Kind), ("$facts", JsonSerializer.Serialize(line.Facts)), ("$note", noteId));
         foreach (var (wording, words) in line.Said)
             Wordings.SaidWith(work, id, jobId, wording, words, at, by);
     }

@@ -1,4 +1,5 @@
-using IronLoop.Core.Jobs;
+using IronLoop.Core.Bench;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Measuring;
 
 namespace IronLoop.Storage;

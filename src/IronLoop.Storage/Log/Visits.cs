@@ -1,6 +1,9 @@
 using IronLoop.Core.Bands;
+using IronLoop.Core.Bench;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Measuring;
+using IronLoop.Core.Stock;
 using Microsoft.Data.Sqlite;
 
 namespace IronLoop.Storage;

@@ -1,3 +1,4 @@
+using IronLoop.Core.Jobs;
 using IronLoop.Core.Stock;
 using Microsoft.Data.Sqlite;
 
@@ -9,7 +10,7 @@ namespace IronLoop.Storage;
 /// <param name="Part">What is ordered.</param>
 /// <param name="JobId">The job that waits for it; null when it fills up the stock.</param>
 /// <param name="Line">How many, and how far it has come.</param>
-public sealed record StoredOrderLine(long Id, long? OrderId, StoredPart Part, long? JobId, OrderLine Line);
+public sealed record StoredOrderLine(long Id, long? OrderId, StockPart Part, long? JobId, OrderLine Line);
 
 /// <summary>An order as stored.</summary>
 /// <param name="Id">Its number.</param>

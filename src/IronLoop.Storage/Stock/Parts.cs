@@ -6,13 +6,6 @@ using Microsoft.Data.Sqlite;
 
 namespace IronLoop.Storage;
 
-/// <summary>A part as stored.</summary>
-/// <param name="Id">Its number.</param>
-/// <param name="Part">What it is.</param>
-/// <param name="Place">Where it lies.</param>
-/// <param name="Count">How many there are.</param>
-public sealed record StoredPart(long Id, Part Part, string Place, PartCount Count);
-
 /// <summary>A change of a part's count.</summary>
 /// <param name="At">When.</param>
 /// <param name="By">The fitter's initials; empty for the program.</param>
@@ -36,14 +29,17 @@ public static class Parts
         """;
 
     /// <summary>All parts, or those of one kind, by article.</summary>
-    public static IReadOnlyList<StoredPart> All(ShopWork work, PartKind? kind = null) =>
+    public static IReadOnlyList<StockPart> All(ShopWork work, PartKind? kind = null) =>
         work.Query($"{Select} WHERE $kind IS NULL OR part.kind = $kind ORDER BY part.kind, part.article", Read, ("$kind", kind));
 
+    /// <summary>The pins that lie free.</summary>
+    public static IReadOnlyList<FrictionPin> PinsAtHand(ShopWork work) => [.. All(work, PartKind.Pin).Where(p => p.Count.Free > 0).Select(p => p.Part.Pin!)];
+
     /// <summary>A part, or null when there is none of that number.</summary>
-    public static StoredPart? Find(ShopWork work, long id) => work.Query($"{Select} WHERE part.id = $id", Read, ("$id", id)).SingleOrDefault();
+    public static StockPart? Find(ShopWork work, long id) => work.Query($"{Select} WHERE part.id = $id", Read, ("$id", id)).SingleOrDefault();
 
     /// <summary>A part by its article number, or null.</summary>
-    public static StoredPart? Find(ShopWork work, string article) =>
+    public static StockPart? Find(ShopWork work, string article) =>
         work.Query($"{Select} WHERE part.article = $article", Read, ("$article", article)).SingleOrDefault();
 
     /// <summary>Puts a part on the list, or changes what is known under its article number; its count stays.</summary>
@@ -90,7 +86,7 @@ public static class Parts
         work.Query("SELECT * FROM stock_entry WHERE part_id = $id ORDER BY id DESC",
             row => new StockEntry(row.Time("at"), row.Text("by"), row.Count("change"), row.Text("reason"), row.Maybe("job_id", Columns.Number)), ("$id", id));
 
-    private static StoredPart Read(SqliteDataReader row)
+    private static StockPart Read(SqliteDataReader row)
     {
         var kind = row.Choice<PartKind>("kind");
         var part = new Part(row.Text("article"), row.Text("name"))
@@ -107,7 +103,7 @@ public static class Parts
             Pin = kind == PartKind.Pin ? new FrictionPin(row.Length("diameter_um"), row.Length("length_um")) : null,
             Link = kind == PartKind.Link ? new StockedLink(row.Length("pitch_um"), row.Length("width_um")) : null,
         };
-        return new StoredPart(
+        return new StockPart(
             row.Number("id"), part, row.Text("place"),
             new PartCount(row.Count("on_hand"), row.Count("reserved"), row.Count("awaited"), row.Count("ordered"), row.Count("minimum")) { Listed = row.Count("listed") });
     }

@@ -1,8 +1,10 @@
 using IronLoop.Core.Bands;
+using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
-using IronLoop.Core.Jobs;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
+using IronLoop.Core.Shelf;
 using IronLoop.Core.Stock;
 
 namespace IronLoop.Core.Tests.Bands;
@@ -12,13 +14,13 @@ public class LinkMarksTests
     private static Length Mm(decimal mm) => Length.FromMillimetres(mm);
 
     /// <summary>A small wrist's bracelet: the 12 side has one link that comes out, then one beside the clasp that looks fixed.</summary>
-    private static Band SmallWrist { get; } = new(
+    private static LinkBracelet SmallWrist { get; } = new(
         new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, Mm(18), BandAttachment.LooseBar, true, null),
         Mm(3), "fold-over",
         new Bracelet(
             [.. Enumerable.Repeat(new Link(Mm(7.6m), false), 6), new Link(Mm(7.6m), true), new Link(Mm(9.2m), false)],
             [.. Enumerable.Repeat(new Link(Mm(7.6m), false), 3), .. Enumerable.Repeat(new Link(Mm(7.6m), true), 5)]),
-        [], new BraceletClasp(Mm(18), Mm(18), Side.Six, 4, Mm(2.2m), 1), null);
+        new BraceletClasp(Mm(18), Mm(18), Side.Six, 4, Mm(2.2m), 1));
 
     private static LinkMarks Freed(decimal endPiece) => LinkMarks.None with { Freed = new Dictionary<Side, Length> { [Side.Twelve] = Mm(endPiece) } };
 

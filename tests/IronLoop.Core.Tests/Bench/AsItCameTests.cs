@@ -1,5 +1,5 @@
 using IronLoop.Core.Bench;
-using IronLoop.Core.Jobs;
+using IronLoop.Core.Gauging;
 
 namespace IronLoop.Core.Tests.Bench;
 

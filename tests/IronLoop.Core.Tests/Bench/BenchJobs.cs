@@ -17,25 +17,24 @@ internal static class BenchJobs
 
     public static Link[] Row(int links) => [new(Mm(9), false), .. Enumerable.Repeat(new Link(Mm(8), true), links)];
 
-    public static Band Bracelet(bool? solid = true, int spares = 0) => new(
+    public static LinkBracelet Bracelet(bool? solid = true, int spares = 0) => new(
         new BandFacts(BandKind.LinkBracelet, BandMaterial.Metal, Mm(20), BandAttachment.LooseBar, solid, null), Mm(3.4m), "fold-over",
-        new Bracelet(Row(6), Row(6)), spares > 0 ? [new SpareLinks(Mm(8), spares)] : [], Clasp, null);
+        new Bracelet(Row(6), Row(6)), Clasp)
+    {
+        Loose = spares > 0 ? [new SpareLinks(Mm(8), spares)] : [],
+    };
 
-    public static Band Strap(BandAttachment attaches = BandAttachment.LooseBar, BandEnd end = BandEnd.Straight) => new(
-        new BandFacts(BandKind.TwoPiece, BandMaterial.Leather, Mm(20), attaches, null, null) { End = end }, Mm(2.4m), "pin buckle", null, [], null,
+    public static Band Strap(BandAttachment attaches = BandAttachment.LooseBar, BandEnd end = BandEnd.Straight) => new TwoPieceBand(
+        new BandFacts(BandKind.TwoPiece, BandMaterial.Leather, Mm(20), attaches, null, null) { End = end }, Mm(2.4m), "pin buckle",
         new TwoPieceStrap(Mm(75), Mm(118), Mm(58), Mm(6.5m), 7));
 
-    public static Band PullThrough { get; } = new(
-        new BandFacts(BandKind.OnePiece, BandMaterial.Textile, Mm(20), BandAttachment.PullThrough, null, null), Mm(1.2m), "pin buckle", null, [], null, null)
-    {
-        OnePiece = new OnePieceBand(Mm(168), Mm(7), 12, Mm(1.2m), null),
-    };
+    public static Band PullThrough { get; } = new PulledThroughBand(
+        new BandFacts(BandKind.OnePiece, BandMaterial.Textile, Mm(20), BandAttachment.PullThrough, null, null), Mm(1.2m), "pin buckle",
+        new OnePieceBand(Mm(168), Mm(7), 12, Mm(1.2m), null));
 
-    public static Band Mesh(int notches) => new(
-        new BandFacts(BandKind.Mesh, BandMaterial.Metal, Mm(20), BandAttachment.LooseBar, null, null), Mm(1.6m), "slide clasp", null, [], null, null)
-    {
-        Mesh = new MeshBand(Mm(120), Mm(180), notches),
-    };
+    public static Band Mesh(int notches) => new MeshBracelet(
+        new BandFacts(BandKind.Mesh, BandMaterial.Metal, Mm(20), BandAttachment.LooseBar, null, null), Mm(1.6m), "slide clasp",
+        new MeshBand(Mm(120), Mm(180), notches));
 
     public static PlacedLink[] Lie(int stay, int leave, int join = 0) =>
     [
@@ -138,7 +137,7 @@ internal static class BenchJobs
             Prepare = [Piece(Shaping.Bore, PreparedAt.ClaspEnds)],
         }),
         ("fold-over changed, the slim bars kept", Own(plan: new Arrangement(Lie(6, 0), Lie(6, 0), 2)) with { Other = new OtherClosure("eight-hole fold-over", ClaspKind.FoldOver) { Article = "CL-8", Drawer = "drawer B1", KeepsFasteners = true } }),
-        ("butterfly changed", Own(Fastener.ScrewInTube, new Arrangement(Lie(6, 0), Lie(6, 0), 0), Bracelet() with { Clasp = Clasp with { Positions = 1, Position = 0 } }) with
+        ("butterfly changed", Own(Fastener.ScrewInTube, new Arrangement(Lie(6, 0), Lie(6, 0), 0), Bracelet() with { Closes = Clasp with { Positions = 1, Position = 0 } }) with
         {
             ClaspKind = ClaspKind.Butterfly,
             Looks = Looked(Fastener.ScrewInTube, Fastener.FrictionPin, Fastener.FrictionPin),
@@ -173,7 +172,7 @@ internal static class BenchJobs
     public static BenchFacts Freed(Length endPiece)
     {
         Link[] twelve = [.. Row(5), new Link(Mm(9.6m), false)];
-        var band = Bracelet() with { Links = new Bracelet(twelve, Row(6)), Clasp = Clasp with { MicroSide = Side.Six } };
+        var band = Bracelet() with { Rows = new Bracelet(twelve, Row(6)), Closes = Clasp with { MicroSide = Side.Six } };
         return Own(band: band) with
         {
             HasFlap = true,

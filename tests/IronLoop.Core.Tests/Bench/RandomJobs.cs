@@ -80,9 +80,9 @@ internal static class RandomJobs
         var band = Bracelet() with
         {
             Facts = Bracelet().Facts with { SolidEnd = how.Solid switch { 0 => null, 1 => false, _ => true } },
-            Links = new Bracelet(rows.Twelve, rows.Six),
-            Spares = ins.Stock == 2 ? [] : [new SpareLinks(Mm(8), in12.Length + ins.In6)],
-            Clasp = Clasp with { Positions = positions, Position = Math.Min(clasp.Now, positions - 1), MicroSide = clasp.OnSix ? Side.Six : Side.Twelve },
+            Rows = new Bracelet(rows.Twelve, rows.Six),
+            Loose = ins.Stock == 2 ? [] : [new SpareLinks(Mm(8), in12.Length + ins.In6)],
+            Closes = Clasp with { Positions = positions, Position = Math.Min(clasp.Now, positions - 1), MicroSide = clasp.OnSix ? Side.Six : Side.Twelve },
         };
         var isFreed = how.Freed == 0 && rows.Twelve[^1] is { Removable: false } && rows.Twelve.Length > 2;
         var marks = isFreed ? new LinkMarks(new HashSet<(Side, int)>(), new Dictionary<Side, Core.Measuring.Length> { [Side.Twelve] = how.Wearer % 2 == 0 ? Mm(1.6m) : Mm(0) }) : LinkMarks.None;

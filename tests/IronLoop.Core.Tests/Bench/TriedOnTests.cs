@@ -2,8 +2,9 @@ using CsCheck;
 using IronLoop.Core.Bands;
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
-using IronLoop.Core.Jobs;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Measuring;
+using IronLoop.Core.Shelf;
 using static IronLoop.Core.Tests.Bench.BenchJobs;
 
 namespace IronLoop.Core.Tests.Bench;

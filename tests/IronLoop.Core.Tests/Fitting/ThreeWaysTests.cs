@@ -1,6 +1,7 @@
 using CsCheck;
+using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
-using IronLoop.Core.Jobs;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 

@@ -1,6 +1,6 @@
+using IronLoop.Core.Bands;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.HandOver;
-using IronLoop.Core.Jobs;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 using static IronLoop.Core.Tests.Bench.BenchJobs;
@@ -26,7 +26,7 @@ public class AdviceTests
     [Fact]
     public void A_strap_is_closed_in_another_hole()
     {
-        var strap = Bracelet() with { Links = null, Clasp = null, Facts = Bracelet().Facts with { Material = BandMaterial.Leather } };
+        var strap = new TwoPieceBand(Bracelet().Facts with { Material = BandMaterial.Leather }, Mm(2.8m), "pin buckle", new TwoPieceStrap(Mm(75), Mm(118), Mm(58), Mm(6.5m), 7));
         var advice = Advice.For(new AdviceFacts(strap, true, 4) { Days = Days(5, 3), Holed = new TwoPieceStrap(Mm(75), Mm(118), Mm(58), Mm(6.5m), 7), InWater = true });
         advice[0].ShouldStartWith("Close it in the fifth hole from the tight end on hot days and in the third hole from the tight end on cold ones; it leaves in the fourth hole from the tight end.");
         advice.ShouldContain(a => a.StartsWith("Leather and water do not go together", StringComparison.Ordinal));
@@ -36,21 +36,21 @@ public class AdviceTests
     [Fact]
     public void A_mesh_is_told_by_notches_or_by_how_far_it_is_from_its_tightest()
     {
-        string Said(int notches) => Advice.For(new AdviceFacts(Bracelet() with { Links = null, Clasp = null, Mesh = new MeshBand(Mm(120), Mm(180), notches) }, true, 46)
+        string Said(int notches) => Advice.For(new AdviceFacts(new MeshBracelet(Bracelet().Facts, Mm(1.6m), "slide clasp", new MeshBand(Mm(120), Mm(180), notches)), true, 46)
         {
             Days = Days(46, 46),
             Holed = new MeshBand(Mm(120), Mm(180), notches),
         })[0];
         Said(60).ShouldBe("It leaves at notch 46 from the tight end.");
         Said(0).ShouldBe("It leaves at 4.5 mm looser than its tightest.");
-        Advice.For(new AdviceFacts(Bracelet() with { Links = null, Clasp = null, Mesh = new MeshBand(Mm(120), Mm(180), 0) }, true, 1))
+        Advice.For(new AdviceFacts(new MeshBracelet(Bracelet().Facts, Mm(1.6m), "slide clasp", new MeshBand(Mm(120), Mm(180), 0)), true, 1))
             .ShouldNotContain(a => a.Contains("between the links", StringComparison.Ordinal));
     }
 
     [Fact]
     public void Only_new_textile_gives_and_only_a_full_bag_is_kept()
     {
-        var textile = Bracelet() with { Links = null, Clasp = null, Facts = Bracelet().Facts with { Material = BandMaterial.Textile } };
+        var textile = new TwoPieceBand(Bracelet().Facts with { Material = BandMaterial.Textile }, Mm(2.8m), "pin buckle", new TwoPieceStrap(Mm(75), Mm(118), Mm(58), Mm(6.5m), 7));
         bool Gives(bool isNew) => Advice.For(new AdviceFacts(textile, isNew, 1)).Any(a => a.StartsWith("New textile gives", StringComparison.Ordinal));
         Gives(true).ShouldBeTrue();
         Gives(false).ShouldBeFalse();

@@ -1,10 +1,11 @@
 using CsCheck;
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.HandOver;
-using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;
 using IronLoop.Core.Measuring;
+using IronLoop.Core.Shelf;
 using static IronLoop.Core.Tests.Bench.BenchJobs;
 
 namespace IronLoop.Core.Tests.HandOver;
@@ -56,5 +57,5 @@ public class LeftBandTests
 
     [Fact]
     public void What_joins_the_links_is_known_from_then_on() =>
-        LeftBand.Of(Bracelet() with { Fastener = null }, Bracelet(), Plan(120), _ => 0, Look).Fastener.ShouldBe(Fastener.SplitPin);
+        LeftBand.Of(Bracelet() with { JoinedBy = null }, Bracelet(), Plan(120), _ => 0, Look).Fastener.ShouldBe(Fastener.SplitPin);
 }

@@ -25,7 +25,7 @@ const emit = defineEmits<{ mark: [place: BenchPlace | null] }>()
 const bench = useBench(() => props.job.id)
 const { add } = useTools()
 const sheet = computed(() => bench.sheet.data.value)
-const open = computed(() => props.job.closedAt === null && !props.job.referred)
+const open = computed(() => props.job.may.setUpBench.ok)
 const next = computed(() => sheet.value?.steps.find((s) => s.next))
 watch(next, (now) => emit('mark', now?.where ?? null), { immediate: true })
 
@@ -153,9 +153,3 @@ onMounted(() => {
     </template>
   </template>
 </template>
-
-<style scoped>
-.refused {
-  color: rgb(var(--v-theme-error));
-}
-</style>

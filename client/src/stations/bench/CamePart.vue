@@ -47,7 +47,4 @@ legend {
   font-weight: 600;
   padding: 0;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

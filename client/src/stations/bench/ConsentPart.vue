@@ -62,7 +62,4 @@ form {
   flex-wrap: wrap;
   gap: 8px;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

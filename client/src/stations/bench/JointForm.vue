@@ -112,7 +112,4 @@ input[type='checkbox'] {
 .row .v-text-field {
   flex: 1 1 110px;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

@@ -74,7 +74,4 @@ const instead = (what: string, partId: number | null) =>
 .judge button {
   min-height: 44px;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

@@ -90,7 +90,4 @@ form input {
 form .count {
   flex: 0 1 70px;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

@@ -124,7 +124,4 @@ summary {
   align-items: center;
   min-height: 44px;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

@@ -91,7 +91,4 @@ legend {
   width: 22px;
   height: 22px;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

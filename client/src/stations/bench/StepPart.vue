@@ -166,9 +166,6 @@ dl {
 dt {
   color: rgb(var(--v-theme-iron));
 }
-dd {
-  margin: 0;
-}
 .caution {
   padding-left: 10px;
   border-left: 3px solid currentColor;

@@ -144,7 +144,4 @@ kbd {
   border: 1px solid rgb(var(--v-theme-hairline));
   padding: 0 6px;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

@@ -149,7 +149,4 @@ form {
 input[type='number'] {
   width: 70px;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

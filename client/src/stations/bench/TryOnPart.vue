@@ -177,7 +177,4 @@ form {
 .says {
   font-weight: 600;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

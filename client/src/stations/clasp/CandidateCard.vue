@@ -115,9 +115,6 @@ const signedBy = ref('')
   margin: 4px 0;
   font-size: 16px;
 }
-dd {
-  margin: 0;
-}
 .acts {
   display: flex;
   flex-wrap: wrap;
@@ -131,8 +128,5 @@ dd {
 }
 .mine {
   font-weight: 600;
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 </style>

@@ -23,7 +23,7 @@ const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
 const emit = defineEmits<{ figure: [figure: GaugedFigure]; part: [part: string] }>()
 const clasp = useClasp(() => props.job.id)
 const sheet = computed(() => clasp.sheet.data.value)
-const open = computed(() => props.job.closedAt === null && props.job.stepsDone === 0)
+const open = computed(() => props.job.may.lookAtClasp.ok)
 const soft = computed(() => props.job.band?.material !== 'metal')
 
 const own = computed(() => props.job.band?.clasp)
@@ -122,7 +122,7 @@ const showAll = ref(false)
         :key="sheet.kind ?? ''"
         :lines="sheet.lines"
         :job-id="job.id"
-        :disabled="job.closedAt !== null"
+        :disabled="!job.may.gauge.ok"
         @figure="emit('figure', $event)"
       />
       <p v-if="open && !job.planAgreed" class="quiet">
@@ -134,7 +134,7 @@ const showAll = ref(false)
     <OwnParts
       v-else-if="part === 'own'"
       :sheet="sheet"
-      :disabled="job.closedAt !== null"
+      :disabled="!job.may.gauge.ok"
       :offers="ownOffers"
       @ask="askFor"
       @list="(article) => act(() => clasp.takeOffer(article))"
@@ -252,8 +252,5 @@ h2::first-letter {
 .suppliers {
   border-top: 3px double rgb(var(--v-theme-hairline));
   padding-top: 8px;
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 </style>

@@ -242,7 +242,4 @@ svg {
 .acts button:disabled {
   opacity: 0.5;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

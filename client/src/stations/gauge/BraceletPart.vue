@@ -257,9 +257,6 @@ function putCount(field: 'positions' | 'position', event: Event) {
 .state {
   align-self: center;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 .question {
   border-left: 3px double rgb(var(--v-theme-on-surface));
   padding-left: 8px;

@@ -205,9 +205,6 @@ label::first-letter {
   padding-left: 8px;
   margin-bottom: 6px;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 @media (max-width: 800px) {
   .line {
     grid-template-columns: 84px 84px minmax(0, 1fr);

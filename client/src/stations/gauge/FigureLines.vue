@@ -94,7 +94,4 @@ defineExpose({ focus })
   background: rgb(var(--v-theme-primary));
   border-color: rgb(var(--v-theme-primary));
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

@@ -16,7 +16,7 @@ const gauge = useGauge(() => props.job.id)
 const sheet = computed(() => gauge.sheet.data.value)
 const saving = useSaving()
 const { refused } = saving
-const disabled = computed(() => props.job.closedAt !== null)
+const disabled = computed(() => !props.job.may.gauge.ok)
 
 const part = ref<Part>('watch')
 const parts = computed(() =>
@@ -170,8 +170,5 @@ function choose(field: 'attachment' | 'caseShape' | 'family', value: string) {
   padding: 0 8px;
   text-decoration: underline;
   color: rgb(var(--v-theme-primary));
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 </style>

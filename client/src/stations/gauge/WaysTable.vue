@@ -33,9 +33,6 @@ const names = { measured: 'By tape and head', tryOn: 'By try-on', copy: 'By copi
 </template>
 
 <style scoped>
-table {
-  border-collapse: collapse;
-}
 caption {
   text-align: left;
 }

@@ -81,7 +81,4 @@ form {
 .v-btn {
   justify-self: start;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

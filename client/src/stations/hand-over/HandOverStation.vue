@@ -80,7 +80,7 @@ function close() {
       <NotesPart
         :job-id="job.id"
         :notes="bench.data.value?.notes.filter((n) => n.open) ?? []"
-        :open="job.closedAt === null"
+        :open="job.may.note.ok"
         title="Not settled yet"
       />
       <p v-for="e in saidOf(handOver.error.value, '$.notes')" :key="e" class="refused">{{ e }}</p>
@@ -236,9 +236,6 @@ fieldset input {
 }
 .row.end {
   grid-template-columns: 2fr 1fr;
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 @media (max-width: 800px) {
   .row {

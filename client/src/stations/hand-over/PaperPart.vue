@@ -91,7 +91,4 @@ a {
   font-weight: 600;
   padding: 10px 0;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

@@ -46,10 +46,6 @@ const { data, error } = useFits(
   padding: 20px;
   max-width: 760px;
 }
-h1 {
-  font-size: 25px;
-  font-weight: 600;
-}
 ul {
   list-style: none;
   padding: 0;

@@ -52,9 +52,9 @@ const match: Match = {
   whyNot: null,
   wouldGoOn: null,
 }
-const show = (changed: Partial<Match> = {}, open = true) =>
+const show = (changed: Partial<Match> = {}, open = true, choosable = open) =>
   mount(MatchCard, {
-    props: { match: { ...match, ...changed }, open, tried: false, compared: false, refusal: null },
+    props: { match: { ...match, ...changed }, open, choosable, tried: false, compared: false, refusal: null },
     global: { plugins: [vuetify], stubs: { RouterLink: true } },
   })
 const press = (card: ReturnType<typeof show>, word: string) =>
@@ -93,6 +93,9 @@ describe('a band in the match list', () => {
     expect(show({ whyNot: 'None is free.' }).text()).toContain('None is free.')
     expect(choosable(show({ chosen: true }))).toBe(false)
     expect(choosable(show({}, false))).toBe(false)
+    // On the bench another can be looked at, but not chosen.
+    expect(choosable(show({}, true, false))).toBe(false)
+    expect(show({}, true, false).text()).toContain('Try in the loop')
   })
 
   it('shows the four ways of a pull-through band once it is looked at, and tries the one that is pressed', async () => {

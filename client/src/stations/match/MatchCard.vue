@@ -9,6 +9,8 @@ import { price, ruleNames, ways } from './words'
 const props = defineProps<{
   match: Match
   open: boolean
+  /** Whether it can be chosen now; looked at it can be all the same. */
+  choosable: boolean
   tried: boolean
   compared: boolean
   refusal: string | null
@@ -99,14 +101,14 @@ function take(now: PullThroughWay) {
         <v-btn variant="text" @click="emit('look', way)">{{
           tried ? 'In the loop' : 'Try in the loop'
         }}</v-btn>
-        <v-btn variant="outlined" color="primary" @click="emit('choose', way, signedBy)">
+        <v-btn v-if="choosable" variant="outlined" color="primary" @click="emit('choose', way, signedBy)">
           Choose {{ match.band.article }}
         </v-btn>
       </template>
       <span v-else-if="match.verdict !== 'no'" class="quiet">{{ match.whyNot }}</span>
     </div>
     <v-text-field
-      v-if="match.needsConsent && open && !match.whyNot && !match.chosen"
+      v-if="match.needsConsent && choosable && !match.whyNot && !match.chosen"
       v-model="signedBy"
       density="compact"
       label="Written consent signed by"
@@ -178,9 +180,6 @@ dt {
   align-items: center;
   gap: 6px;
 }
-dd {
-  margin: 0;
-}
 .ways {
   border-collapse: collapse;
   font-size: 15px;
@@ -227,8 +226,5 @@ dd {
 .acts .mine {
   font-weight: 600;
   color: rgb(var(--v-theme-primary));
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 </style>

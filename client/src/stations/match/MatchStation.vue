@@ -28,7 +28,7 @@ const filter = reactive<MatchFilter>({
 const asked = computed(() => ({ ...filter }))
 const match = useMatch(() => props.job.id, refDebounced(asked, 150))
 const sheet = computed(() => match.sheet.data.value)
-const open = computed(() => props.job.closedAt === null)
+const open = computed(() => props.job.may.gauge.ok)
 // What narrows the list begins it anew.
 watch(
   () => [
@@ -174,6 +174,7 @@ const anyFilter = computed(
       />
       <label><input v-model="filter.inStock" type="checkbox" name="inStock" /> in stock</label>
     </div>
+    <p v-if="open && !job.may.chooseBand.ok" class="quiet">{{ job.may.chooseBand.why }}</p>
     <p v-if="sheet.total === 0 && sheet.own.length === 0 && !anyFilter">
       No band is in stock, and the owner brought none.
     </p>
@@ -184,6 +185,7 @@ const anyFilter = computed(
         :key="m.band.id"
         :match="m"
         :open="open"
+        :choosable="job.may.chooseBand.ok"
         :tried="tried?.bandId === m.band.id"
         :compared="compared.some((c) => c.band.id === m.band.id)"
         :refusal="refused[m.band.id] ?? null"
@@ -198,6 +200,7 @@ const anyFilter = computed(
         :key="m.band.id"
         :match="m"
         :open="open"
+        :choosable="job.may.chooseBand.ok"
         :tried="tried?.bandId === m.band.id"
         :compared="compared.some((c) => c.band.id === m.band.id)"
         :refusal="refused[m.band.id] ?? null"

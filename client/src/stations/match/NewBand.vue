@@ -383,9 +383,6 @@ form {
 .act {
   align-self: end;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 @media (max-width: 800px) {
   form {
     grid-template-columns: minmax(0, 1fr);

@@ -73,7 +73,4 @@ form {
   grid-template-columns: 1fr 1fr;
   gap: 0 18px;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

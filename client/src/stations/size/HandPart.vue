@@ -208,7 +208,4 @@ h2 {
   gap: 0 14px;
   font-size: 15px;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

@@ -92,9 +92,6 @@ dl {
 dt {
   color: rgb(var(--v-theme-iron));
 }
-dd {
-  margin: 0;
-}
 .days {
   border-top: 1px solid rgb(var(--v-theme-hairline));
   padding-top: 6px;

@@ -98,7 +98,4 @@ input {
 .does {
   display: block;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

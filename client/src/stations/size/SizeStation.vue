@@ -36,7 +36,7 @@ const emit = defineEmits<{
 
 const router = useRouter()
 const { backToPlan, arrange, agree } = useJob(() => props.job.id)
-const open = computed(() => props.job.closedAt === null && props.job.stepsDone === 0)
+const open = computed(() => props.job.may.arrange.ok)
 const clasp = computed(() => props.loop?.layOut?.clasp)
 const strap = computed(() => props.loop?.layOut?.strap)
 const position = computed(() => clasp.value?.position ?? strap.value?.hole ?? 0)
@@ -132,7 +132,7 @@ function take() {
     <StrapsPart v-else-if="part === 'straps'" :job="job" />
     <WaysPart v-else-if="part === 'ways'" :job="job" :open="open" />
     <SchoolPart v-else-if="part === 'school'" :job="job" />
-    <HabitsPart v-else-if="part === 'habits'" :job="job" :open="job.closedAt === null" />
+    <HabitsPart v-else-if="part === 'habits'" :job="job" :open="job.may.gauge.ok" />
   </template>
   <template v-if="loop?.figures && (part === 'plan' || part === 'hand')">
     <p v-if="loop.notice" class="notice">{{ loop.notice }}</p>
@@ -214,9 +214,7 @@ function take() {
         the other side, N keeps it for good, up and down move the micro-adjust.
       </p>
     </template>
-    <p v-if="!open && !job.closedAt" class="quiet">
-      Bench work has begun; take back the ticked steps to change the plan.
-    </p>
+    <p v-if="!open && job.may.gauge.ok" class="quiet">{{ job.may.arrange.why }}</p>
     <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
   </template>
   <p v-else-if="loop && !loop.figures && job.band" role="alert">{{ loop.says }}</p>
@@ -235,9 +233,6 @@ dl {
 dt {
   color: rgb(var(--v-theme-iron));
 }
-dd {
-  margin: 0;
-}
 .row {
   display: flex;
   flex-wrap: wrap;
@@ -245,9 +240,6 @@ dd {
   gap: 10px;
 }
 .notice,
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 .keys {
   font-size: 15px;
 }

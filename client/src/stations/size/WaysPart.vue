@@ -65,7 +65,4 @@ h2 {
 .quiet::first-letter {
   text-transform: uppercase;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 </style>

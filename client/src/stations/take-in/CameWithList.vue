@@ -13,7 +13,7 @@ const { sheet, count } = useTakeInSheet(() => props.job.id)
       <li v-for="line in sheet.data.value?.cameWith" :key="line.what">
         <span>{{ cameWith[line.what] }}</span>
         <button
-          v-if="!job.closedAt"
+          v-if="job.may.putRight.ok"
           type="button"
           :disabled="line.count === 0"
           :aria-label="`One ${cameWith[line.what]} less`"
@@ -23,7 +23,7 @@ const { sheet, count } = useTakeInSheet(() => props.job.id)
         </button>
         <span class="figure" :data-testid="`came-with-${line.what}`">{{ line.count }}</span>
         <button
-          v-if="!job.closedAt"
+          v-if="job.may.putRight.ok"
           type="button"
           :disabled="line.count >= 99"
           :aria-label="`One ${cameWith[line.what]} more`"

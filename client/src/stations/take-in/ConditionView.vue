@@ -6,7 +6,7 @@ import { kinds, places } from './condition'
 
 const props = defineProps<{ job: Job }>()
 const { sheet, mark, unmark, addPhoto, dropPhoto } = useTakeInSheet(() => props.job.id)
-const open = computed(() => props.job.closedAt === null)
+const open = computed(() => props.job.may.putRight.ok)
 const kind = ref<DamageKind>('scratch')
 const note = ref('')
 // Photos whose file cannot be shown.
@@ -277,8 +277,5 @@ img {
   width: 1px;
   height: 1px;
   opacity: 0;
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 </style>

@@ -36,7 +36,7 @@ function tick(reason: OutsideCraft) {
           type="checkbox"
           :name="o.value"
           :checked="reasons.includes(o.value)"
-          :disabled="job.closedAt !== null || refer.isPending.value"
+          :disabled="!job.may.putRight.ok || refer.isPending.value"
           @change="tick(o.value)"
         />
         {{ o.title }}
@@ -50,10 +50,10 @@ function tick(reason: OutsideCraft) {
         rows="2"
         auto-grow
         max-rows="6"
-        :disabled="referred || job.closedAt !== null"
+        :disabled="referred || !job.may.putRight.ok"
       />
       <v-btn
-        v-if="!job.closedAt"
+        v-if="job.may.putRight.ok"
         :variant="referred ? 'outlined' : 'flat'"
         color="primary"
         :loading="refer.isPending.value"
@@ -90,8 +90,5 @@ label {
 input {
   width: 22px;
   height: 22px;
-}
-.refused {
-  color: rgb(var(--v-theme-error));
 }
 </style>

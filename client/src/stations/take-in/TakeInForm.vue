@@ -160,9 +160,6 @@ function seenBefore() {
   grid-column: 1 / -1;
   justify-self: start;
 }
-.refused {
-  color: rgb(var(--v-theme-error));
-}
 @media (max-width: 800px) {
   .form {
     grid-template-columns: 1fr;

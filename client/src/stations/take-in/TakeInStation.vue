@@ -31,17 +31,12 @@ const start = computed<TakeIn>(() => ({
     act="Put it right"
     :error="correct.error.value"
     :busy="correct.isPending.value"
-    :disabled="job.closedAt !== null"
+    :disabled="!job.may.putRight.ok"
     @done="correct.mutate({ body: $event, seen: job.version })"
   />
   <p class="quiet">Taken in {{ asMoment(job.takenInAt) }} by {{ job.takenInBy }}.</p>
   <hr class="hairline" />
-  <CamePart
-    v-if="bench.data.value"
-    :job-id="job.id"
-    :sheet="bench.data.value"
-    :open="job.closedAt === null"
-  />
+  <CamePart v-if="bench.data.value" :job-id="job.id" :sheet="bench.data.value" :open="job.may.putRight.ok" />
   <NotesPart
     v-if="bench.data.value"
     :job-id="job.id"

@@ -1,0 +1,160 @@
+using IronLoop.Core.Bands;
+using IronLoop.Core.Bench;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Gauging;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
+using IronLoop.Core.Shelf;
+using IronLoop.Core.Stock;
+
+namespace IronLoop.Core.Jobs;
+
+/// <summary>A job as it is known at one moment. What follows from it is worked out when it is first asked for, and never stored.</summary>
+public sealed class JobSnapshot
+{
+    private readonly Lazy<JobBench> _bench;
+
+    /// <summary>Takes a job as it is known.</summary>
+    /// <param name="job">What was taken in and decided.</param>
+    /// <param name="figures">What was gauged.</param>
+    /// <param name="stock">The band chosen, as it lies in stock; null while none is.</param>
+    /// <param name="plan">The arrangement it stands in; null while none was stored.</param>
+    /// <param name="account">What is stored of its bench work.</param>
+    /// <param name="house">The shop's spring bars and limits.</param>
+    /// <param name="clasp">What was seen of its clasp and decided about it.</param>
+    /// <param name="taken">What it takes of the parts in stock.</param>
+    /// <param name="marks">Links never to take, and links freed at the clasp.</param>
+    public JobSnapshot(
+        Job job, Figures figures, StockBand? stock, JobPlan? plan, BenchAccount account, House house, JobClasp clasp, IReadOnlyList<PartTaken> taken, LinkMarks marks)
+    {
+        (Job, Plan, Account, House, Clasp, Taken, Marks) = (job, plan, account, house, clasp, taken, marks);
+        Chosen = stock is null ? null : ChosenBand.Of(stock, marks, clasp, taken);
+        // The layers of a band pulled through lie under the head: everything that is worked out here knows it raised.
+        Figures = figures with { Raise = Band?.Raise(job.Way) ?? Length.Zero };
+        _bench = new Lazy<JobBench>(() => JobBench.Of(this));
+    }
+
+    /// <summary>What was taken in and decided.</summary>
+    public Job Job { get; }
+
+    /// <summary>The shop's spring bars and limits.</summary>
+    public House House { get; }
+
+    /// <summary>What was gauged, the head raised by what lies under it.</summary>
+    public Figures Figures { get; }
+
+    /// <summary>The band chosen; null while none is.</summary>
+    public ChosenBand? Chosen { get; }
+
+    /// <summary>Links never to take, and links freed at the clasp.</summary>
+    public LinkMarks Marks { get; }
+
+    /// <summary>What was seen of the clasp and decided about it.</summary>
+    public JobClasp Clasp { get; }
+
+    /// <summary>What the job takes of the parts in stock.</summary>
+    public IReadOnlyList<PartTaken> Taken { get; }
+
+    /// <summary>The arrangement it stands in; null while none was stored.</summary>
+    public JobPlan? Plan { get; }
+
+    /// <summary>What is stored of the bench work.</summary>
+    public BenchAccount Account { get; }
+
+    /// <summary>The bench: what is done, what is left, and how it stands.</summary>
+    public JobBench Bench => _bench.Value;
+
+    /// <summary>How a pull-through band is worn.</summary>
+    public PullThroughWay Way => Job.Way;
+
+    /// <summary>The band chosen, with its price and article.</summary>
+    public StockBand? Stock => Chosen?.Stock;
+
+    /// <summary>The band chosen, with the clasp that goes on it.</summary>
+    public Band? Band => Stock?.Band;
+
+    /// <summary>The clasp that goes on instead of the band's own.</summary>
+    public StockPart? OtherClasp => Chosen?.OtherClasp;
+
+    /// <summary>What the band closes in, when it is no link bracelet.</summary>
+    public HoledBand? Holed => Band?.Holed(Figures.BareHead);
+
+    /// <summary>The kind of the band's own clasp: as seen, else as it was entered.</summary>
+    public ClaspKind? ClaspKind => Clasp.Kind ?? (Chosen is { WithOwnClasp: { } band } ? band.ClaspKind : null);
+
+    /// <summary>The length wanted with the band chosen, or with a usual bracelet while none is.</summary>
+    public FitTarget? Target => Figures.Target(PivotHeight);
+
+    /// <summary>How high the pivots of the band lie, or a usual bracelet's while none is chosen.</summary>
+    public Length PivotHeight => Band?.PivotHeight ?? UsualPivotHeight;
+
+    private static Length UsualPivotHeight => Length.FromMillimetres(1.75m);
+
+    /// <summary>How far it has come.</summary>
+    public Progress Progress => new(
+        Figures, Stock is not null, Job.ClaspKeptAt is not null, Plan?.AgreedAt is not null, Bench.IsOpened ? 0 : Bench.Done.Count, Bench.Done.Count + Bench.Left.Count,
+        Job.ClosedAt is not null, Job.ReferredAt is not null, Job.Request)
+    {
+        OtherClasp = OtherClasp?.Part.Name,
+        Opened = Bench.IsOpened ? Bench.Done.Count : 0,
+        ToGauge = Account.ToGauge.Count > 0,
+        TrayKept = Bench.IsTrayKept && Job.ClosedAt is null,
+        Awaited = [.. Taken.Where(t => t is { IsReserved: false, BookedAt: null }).Select(t => $"{t.Count} {t.Part.Part.Name}, {t.Part.Part.Article}")],
+    };
+
+    /// <summary>What clasps are judged by here; null while no band is chosen.</summary>
+    /// <param name="pins">The pins at hand.</param>
+    public ClaspBench? ClaspBench(IReadOnlyList<FrictionPin> pins) => Chosen is not { } chosen ? null : new ClaspBench(
+        chosen.WithOwnClasp, chosen.ClaspEnd(Figures, Clasp, Account), Figures.Target(chosen.WithOwnClasp.PivotHeight), Figures.BareHead, pins, House.Limits, Clasp.Fit, Figures.Habits);
+
+    /// <summary>The job as it would be with a band, before any commitment.</summary>
+    public JobSnapshot Trying(StockBand stock, PullThroughWay way) => new(Job with { Way = way }, Figures, stock, null, Account, House, new JobClasp(), [], LinkMarks.None);
+
+    /// <summary>The arrangement the job stands in: as stored, else as the planner recommends; null while figures are missing.</summary>
+    public Arrangement? Arrangement() => Plan?.Arrangement ?? Planned();
+
+    /// <summary>The planner's own arrangement; for a strap, no links and the nearest hole.</summary>
+    private Arrangement? Planned()
+    {
+        if (Band is not { } band || Target is not { } target)
+            return null;
+        return band switch
+        {
+            { Links: { } links } => Fitting.Arrangement.Of(links, Planner.Recommend(Sizing.Request(band, target, Figures.Habits))),
+            _ => Holed is { } holed ? new Arrangement([], [], holed.Nearest(target).Hole) : null,
+        };
+    }
+
+    /// <summary>The work that the clasp's rules ask for: those of another that goes on, or a strap's end pierced for its own.</summary>
+    public IReadOnlyList<PieceOfWork> ClaspWork()
+    {
+        if (Chosen is not { } chosen)
+            return [];
+        var end = chosen.ClaspEnd(Figures, Clasp, Account);
+        if (OtherClasp?.Part is { Clasp: { } other })
+            return [.. ClaspToBand.Judge(end, other.Facts, House.Limits, Clasp.Fit).SelectMany(r => r.Work)];
+        return end.Pierced == false ? ClaspBarRule.NotPierced(Figures[GaugedFigure.ClaspBar]).Work : [];
+    }
+
+    /// <summary>The work that the band asks for before it goes on; one that is on the watch already asks for none.</summary>
+    public IReadOnlyList<PieceOfWork> BandWork() =>
+        Stock is { } stock && !Came.IsWanted ? [.. MatchBand.Judge(Figures, stock.Band, Way, House).Rules.SelectMany(r => r.Work)] : [];
+
+    /// <summary>What of the agreed work cannot be undone, in the words a consent is given to; empty when all can.</summary>
+    public string Lasting => Bench.Plan is null ? "" : PieceOfWork.Lasting(BandWork().Concat(ClaspWork()));
+
+    /// <summary>What the owner's consent is needed to, with the work it is to.</summary>
+    public IEnumerable<(ConsentTopic Topic, IReadOnlyList<PieceOfWork> Work)> ConsentsNeeded()
+    {
+        if (BandWork() is var band && band.Any(w => !w.Reversible))
+            yield return (ConsentTopic.Band, band);
+        if (ClaspWork() is var clasp && clasp.Any(w => !w.Reversible))
+            yield return (ConsentTopic.Clasp, clasp);
+    }
+
+    /// <summary>How the watch came: as somebody said, else as is usual for what is asked.</summary>
+    public AsItCame Came => (Account.Came ?? AsItCame.Usual(Job.Request, Stock?.Band, Stock?.OwnerClientId is not null, Account.BandBefore)) with
+    {
+        MissingBars = Account.MissingBars,
+    };
+}

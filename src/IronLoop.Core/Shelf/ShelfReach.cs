@@ -1,0 +1,103 @@
+using System.Buffers.Binary;
+using IronLoop.Core.Bands;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Gauging;
+using IronLoop.Core.Measuring;
+
+namespace IronLoop.Core.Shelf;
+
+/// <summary>
+/// A link bracelet's reach, packed for looking up and for storing: each length with the most that can be left the lesser
+/// way when it is made. It is worked out once, when the bracelet is stored.
+/// </summary>
+public sealed class ShelfReach
+{
+    private readonly int[] _lengths;
+    private readonly int[] _reserves;
+
+    private ShelfReach(int[] lengths, int[] reserves) => (_lengths, _reserves) = (lengths, reserves);
+
+    /// <summary>How many lengths it has.</summary>
+    public int Count => _lengths.Length;
+
+    /// <summary>Works out the reach of a bracelet with its clasp and spares, in whole micrometres.</summary>
+    public static ShelfReach Of(Band bracelet)
+    {
+        var request = Sizing.Request(bracelet, new FitTarget(Length.Zero, Length.Zero, Length.Zero));
+        var clasp = request.Clasp;
+        var best = new SortedDictionary<int, int>();
+        foreach (var (length, position) in Reach.Arrangements(request))
+        {
+            var left = Math.Min(clasp.Tighter(position).Micrometres, clasp.Looser(position).Micrometres);
+            var key = (int)length.Micrometres;
+            best[key] = Math.Max(best.GetValueOrDefault(key), (int)left);
+        }
+        return new ShelfReach([.. best.Keys], [.. best.Values]);
+    }
+
+    /// <summary>What a bracelet's reach depends on, as text: bracelets that differ in width or finish alone share it.</summary>
+    /// <exception cref="InvalidOperationException">The band is no link bracelet.</exception>
+    public static string MadeOf(Band bracelet)
+    {
+        if (bracelet is not { Links: { } links, Clasp: { } clasp })
+            throw new InvalidOperationException("Only a link bracelet has a reach of its own.");
+        static string Row(IReadOnlyList<Link> row) => string.Join(' ', row.Select(l => $"{l.Pitch.Micrometres}{(l.Removable ? l.OneSided ? "o" : "" : "f")}"));
+        var spares = string.Join(' ', bracelet.Spares.OrderBy(s => s.Pitch).ThenBy(s => s.Count).Select(s => $"{s.Count}x{s.Pitch.Micrometres}"));
+        // Where the clasp stands now does not change what it can be set to.
+        return FormattableString.Invariant(
+            $"12 {Row(links.Twelve)} | 6 {Row(links.Six)} | spare {spares} | clasp {clasp.Twelve.Micrometres} {clasp.Six.Micrometres} {clasp.MicroSide} {clasp.Positions} {clasp.Step.Micrometres}");
+    }
+
+    /// <summary>As bytes: for each length four bytes of it and four of what is left, micrometres, the low byte first.</summary>
+    public byte[] Pack()
+    {
+        var packed = new byte[8 * Count];
+        for (var i = 0; i < Count; i++)
+        {
+            BinaryPrimitives.WriteInt32LittleEndian(packed.AsSpan(8 * i), _lengths[i]);
+            BinaryPrimitives.WriteInt32LittleEndian(packed.AsSpan(8 * i + 4), _reserves[i]);
+        }
+        return packed;
+    }
+
+    /// <summary>Back from bytes.</summary>
+    /// <exception cref="FormatException">They are not what <see cref="Pack"/> makes.</exception>
+    public static ShelfReach Unpack(ReadOnlySpan<byte> packed)
+    {
+        if (packed.Length % 8 != 0)
+            throw new FormatException($"A packed reach has eight bytes a length; these are {packed.Length}.");
+        var (lengths, reserves) = (new int[packed.Length / 8], new int[packed.Length / 8]);
+        for (var i = 0; i < lengths.Length; i++)
+        {
+            lengths[i] = BinaryPrimitives.ReadInt32LittleEndian(packed[(8 * i)..]);
+            reserves[i] = BinaryPrimitives.ReadInt32LittleEndian(packed[(8 * i + 4)..]);
+        }
+        return new ShelfReach(lengths, reserves);
+    }
+
+    /// <summary>The same, as a reach to be drawn and asked for its gaps.</summary>
+    public Reach Whole() => Reach.Of(_lengths.Select((length, i) => new ReachedLength(new Length(length), _reserves[i] > 0)));
+
+    /// <summary>The most that can be left the lesser way with a length inside the window; null when no length is.</summary>
+    public Length? Reserve(Length target, Length window)
+    {
+        var from = target.Micrometres - window.Micrometres;
+        var to = target.Micrometres + window.Micrometres;
+        var at = Array.BinarySearch(_lengths, (int)from);
+        if (at < 0)
+            at = ~at;
+        var best = -1;
+        for (; at < _lengths.Length && _lengths[at] <= to; at++)
+            best = Math.Max(best, _reserves[at]);
+        return best < 0 ? null : new Length(best);
+    }
+
+    /// <summary>What the nearest length misses the window by.</summary>
+    public Length Missing(Length target, Length window)
+    {
+        var nearest = long.MaxValue;
+        foreach (var length in _lengths)
+            nearest = Math.Min(nearest, Math.Abs(length - target.Micrometres));
+        return new Length(Math.Max(0, nearest - window.Micrometres));
+    }
+}

@@ -1,0 +1,9 @@
+using System.Text.Json.Serialization;
+using IronLoop.Server.Contract;
+
+namespace IronLoop.Server.Shop;
+
+/// <summary>How what these calls take and answer is read and written, worked out by the compiler.</summary>
+[JsonSourceGenerationOptions(GenerationMode = JsonSourceGenerationMode.Metadata, Converters = [typeof(LengthInMillimetres)])]
+[JsonSerializable(typeof(LongWorkWire))]
+internal sealed partial class ShopJson : JsonSerializerContext;

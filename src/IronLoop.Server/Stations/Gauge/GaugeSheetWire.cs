@@ -1,0 +1,85 @@
+using IronLoop.Core.Bands;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Gauging;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Stations.Gauge;
+
+/// <summary>The needed length by one way.</summary>
+internal sealed record WayWire(Way Way, double NeededMm, double SigmaMm, bool Disagrees);
+
+/// <summary>All ways together.</summary>
+internal sealed record WaysWire(IReadOnlyList<WayWire> Ways, double NeededMm, double SigmaMm, string? Says);
+
+/// <summary>The try-on as entered; lengths as the core prints them, empty where nothing was entered.</summary>
+internal sealed record TryOnSheet(SurplusBy By, SurplusOver Over, string Amount, string Loop, string Thickness, string Pitch, string Wedge, string LoopNow);
+
+/// <summary>The copied loop as entered.</summary>
+internal sealed record CopySheet(string Loop, string BarToBar, string BarRise, string Thickness);
+
+/// <summary>What is known of the wrist beside its figures.</summary>
+/// <param name="SeasonAssumed">Whether the season is merely that of the visit.</param>
+internal sealed record WristWire(WornAt? WornAt, Season Season, bool SeasonAssumed, decimal Aspect, bool AspectAssumed);
+
+/// <summary>A client's wrist on one visit.</summary>
+internal sealed record WristVisitWire(long JobId, DateOnly Day, Length Mm, Season Season, WearPreference? Wear, bool Here);
+
+/// <summary>The gauging sheet of a job.</summary>
+internal sealed record GaugeSheetWire(
+    IReadOnlyList<GaugeLineWire> Lines,
+    Attachment? Attachment,
+    CaseShape? CaseShape,
+    string? Family,
+    WearPreference? Wear,
+    WristWire Wrist,
+    WaysWire? Ways,
+    TryOnSheet TryOn,
+    CopySheet Copy,
+    IReadOnlyList<WristVisitWire> WristHistory,
+    bool BraceletWanted,
+    OwnBraceletWire Bracelet)
+{
+    public static GaugeSheetWire Read(ShopWork work, JobSnapshot file)
+    {
+        var (job, figures) = (file.Job, file.Figures);
+        var wanted = GaugeSheet.Wanted(job.Request, figures.Attachment);
+        var readings = Gaugings.ReadingsOf(work, job.Id).ToLookup(r => r.Figure);
+        var head = figures.Head;
+        var note = Wrists.NoteOf(work, job.Id);
+        return new GaugeSheetWire(
+            [.. FigureKind.All.Where(k => k.Of != GaugedOf.Clasp).Select(kind => GaugeLineWire.Read(kind, figures, head, wanted, job.Id, [.. readings[kind.Figure]]))],
+            figures.Attachment,
+            figures.CaseShape,
+            figures.Family,
+            figures.Wear,
+            new WristWire(
+                note.WornAt, note.Season ?? Seasons.Of(DateOnly.FromDateTime(job.TakenInAt.LocalDateTime)), note.Season is null,
+                figures.Aspect, figures.MeasuredAspect is null),
+            WaysOf(figures.Ways(file.PivotHeight)),
+            TryOnSheetOf(figures),
+            new CopySheet(Text(figures.Copy?.Loop), Text(figures.Copy?.BarToBar), Text(figures.Copy?.BarRise), Text(figures.Copy?.Thickness)),
+            [.. Wrists.HistoryOf(work, job.Client.Id).Select(v => new WristVisitWire(v.JobId, v.Day, v.Round, v.Season, v.Wear, v.JobId == job.Id))],
+            GaugeSheet.KeepsBand(job.Request),
+            OwnBraceletWire.Of(figures));
+    }
+
+    private static WaysWire? WaysOf(ThreeWays? ways) => ways is null ? null : new WaysWire(
+        [.. ways.Ways.Select(w => new WayWire(
+            w.Way, Math.Round(w.Need.Needed, 2), Math.Round(w.Need.Sigma, 2), ways.Disagreements.Any(d => d.One == w.Way || d.Other == w.Way)))],
+        Math.Round(ways.Together.Needed, 2),
+        Math.Round(ways.Together.Sigma, 2),
+        ways.Says);
+
+    private static TryOnSheet TryOnSheetOf(Figures figures)
+    {
+        var tried = figures.TryOn ?? new TryOn();
+        return new TryOnSheet(
+            tried.By, tried.Over, tried.Amount?.ToString("0.###", System.Globalization.CultureInfo.InvariantCulture) ?? "",
+            Text(tried.Loop), Text(tried.Thickness), Text(tried.Pitch), Text(tried.Wedge), Text(figures.Bracelet?.LengthNow(figures)));
+    }
+
+    private static string Text(Length? length) => length?.ToString() ?? "";
+}

@@ -1,0 +1,104 @@
+using IronLoop.Core.Bands;
+using IronLoop.Core.Bench;
+using IronLoop.Core.Gauging;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Stations;
+
+/// <summary>A figure that was gauged or is assumed.</summary>
+internal sealed record FigureWire(Length Mm, string Text, string Inches, bool Assumed)
+{
+    public static FigureWire? Of(Length? length, bool assumed = false) =>
+        length is { } known ? new FigureWire(known, known.ToString(), known.ToInches(), assumed) : null;
+}
+
+internal sealed record StationWire(Station Station, bool Done, string Says);
+
+internal sealed record FiguresWire(
+    FigureWire? LugWidth,
+    Core.Matching.Attachment? Attachment,
+    FigureWire? LugToLug,
+    FigureWire? BarToBar,
+    FigureWire? BarRise,
+    FigureWire? Wrist,
+    Core.Fitting.WearPreference? Wear,
+    string? Family,
+    bool LugsOverhang,
+    IReadOnlyList<string> Missing);
+
+/// <summary>A job as every station shows it.</summary>
+/// <param name="Version">Counted up by every change; a change that names an older one in If-Match is refused.</param>
+internal sealed record JobWire(
+    long Id,
+    long Version,
+    string Client,
+    string Contact,
+    string Watch,
+    Request Request,
+    string Words,
+    DateOnly Promised,
+    bool Late,
+    long? PriceCents,
+    bool Wearer,
+    bool Referred,
+    DateTimeOffset TakenInAt,
+    string TakenInBy,
+    DateTimeOffset? ClosedAt,
+    Station Next,
+    IReadOnlyList<StationWire> Stations,
+    FiguresWire Figures,
+    BandWire? Band,
+    bool ClaspKept,
+    string? OtherClasp,
+    IReadOnlyList<string> Awaited,
+    bool PlanAgreed,
+    int StepsDone,
+    int Steps,
+    MayWire May)
+{
+    public static JobWire Of(JobSnapshot file, DateOnly today)
+    {
+        var (job, figures, progress) = (file.Job, file.Figures, file.Progress);
+        var head = figures.Head;
+        return new JobWire(
+            job.Id,
+            job.Version,
+            job.Client.Name,
+            job.Client.Contact,
+            job.WatchName,
+            job.Request,
+            job.Words,
+            job.Promised,
+            job.ClosedAt is null && job.Promised < today,
+            job.PriceCents,
+            job.HasWearer,
+            job.ReferredAt is not null,
+            job.TakenInAt,
+            job.TakenInBy,
+            job.ClosedAt,
+            progress.Next,
+            [.. Enum.GetValues<Station>().Select(s => new StationWire(s, progress.Done(s), progress.Says(s)))],
+            new FiguresWire(
+                FigureWire.Of(figures[GaugedFigure.LugWidth]),
+                figures.Attachment,
+                FigureWire.Of(figures.LugToLug),
+                FigureWire.Of(head?.BarToBar, figures.Assumed.BarToBar),
+                FigureWire.Of(head?.BarRise, figures.Assumed.BarRise),
+                FigureWire.Of(figures[GaugedFigure.Wrist]),
+                figures.Wear,
+                figures.Family,
+                figures.LugsOverhang,
+                figures.Missing(job.Request)),
+            file.Stock is { } stock ? BandWire.Of(stock) : null,
+            progress.ClaspKept,
+            progress.OtherClasp,
+            progress.Awaited,
+            progress.PlanAgreed,
+            progress.StepsDone,
+            progress.Steps,
+            MayWire.Of(file));
+    }
+}

@@ -1,0 +1,252 @@
+using IronLoop.Core.Bands;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Gauging;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
+using IronLoop.Core.Shelf;
+using IronLoop.Server.Contract;
+using IronLoop.Server.Door;
+using IronLoop.Server.Host;
+using IronLoop.Storage;
+
+namespace IronLoop.Server.Stations.Match;
+
+/// <summary>Where on its reach the length wanted lies.</summary>
+internal sealed record WearerReach(Length ShortestMm, Length LongestMm, Length TargetMm, Length WindowMm, string Text);
+
+/// <summary>One of the four ways to wear a pull-through band.</summary>
+internal sealed record WayToWear(PullThroughWay Way, int Layers, Length RaiseMm, Length? TargetMm, int? Hole, Length? LengthMm, string Feels, Verdict Verdict, string Says);
+
+/// <summary>A band judged for a job.</summary>
+/// <param name="Deciding">The rule that decides the verdict.</param>
+/// <param name="WouldGoOn">What would make it go on, when one rule alone keeps it off.</param>
+/// <param name="NeedsConsent">Whether it asks for work that cannot be undone.</param>
+internal sealed record MatchWire(
+    BandWire Band, Verdict Verdict, string? Deciding, IReadOnlyList<RuleWire> Rules, WearerReach? Reach, IReadOnlyList<WayToWear> Ways, int Free, bool Chosen,
+    bool NeedsConsent, string? WhyNot, string? WouldGoOn);
+
+/// <summary>A verdict and how many bands have it.</summary>
+internal sealed record VerdictCount(Verdict Verdict, int Count);
+
+/// <summary>What the list has to suit, and the case's looks.</summary>
+internal sealed record WishesWire(
+    bool? Water = null, bool? NickelSensitive = null, bool? HairPull = null, string? Colour = null, string? CaseFinish = null, string? CaseColour = null);
+
+/// <summary>A consent as recorded.</summary>
+internal sealed record ConsentWire(long BandId, string Work, string SignedBy, DateTimeOffset SignedAt);
+
+/// <summary>The bands for a job.</summary>
+/// <param name="Own">The owner's own bands.</param>
+/// <param name="Page">The best of the stock, best first.</param>
+/// <param name="NearestMisses">Bands that one rule alone keeps from going on.</param>
+/// <param name="Total">How many bands the filter lets through.</param>
+internal sealed record MatchSheet(
+    IReadOnlyList<MatchWire> Own, IReadOnlyList<MatchWire> Page, IReadOnlyList<MatchWire> NearestMisses, int Total, int Skip,
+    IReadOnlyList<VerdictCount> Counts, IReadOnlyList<string> Finishes, IReadOnlyList<string> Colours, WishesWire Wishes, ConsentWire? Consent,
+    string? LugWidthSpread);
+
+/// <summary>A band chosen.</summary>
+/// <param name="Way">How a pull-through band is worn; as double when left out.</param>
+/// <param name="ConsentSignedBy">Who signed the consent to work that cannot be undone.</param>
+internal sealed record ChooseWire(long BandId, PullThroughWay? Way = null, string? ConsentSignedBy = null);
+
+/// <summary>Match: which bands fit this watch and this wearer, best first, and why not the others.</summary>
+internal static class MatchEndpoints
+{
+    public const int PageSize = 20;
+
+    public static void MapMatch(this IEndpointRouteBuilder routes)
+    {
+        var match = routes.MapGroup("/api/jobs/{id:long}/match").WithTags("match");
+        match.MapGet("", List).WithName("match").WithSummary("The bands, best first, each with its reasons.")
+            .ProducesProblem(StatusCodes.Status404NotFound).ProducesValidationProblem();
+        match.MapPut("", Choose).WithName("chooseBand").WithSummary("Chooses a band.").ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        match.MapPut("/wishes", Wish).WithName("wish").WithSummary("What the band has to suit.").ProducesValidationProblem();
+        match.MapGet("/{bandId:long}", One).WithName("matchOne").WithSummary("One band judged for the job.").ProducesProblem(StatusCodes.Status404NotFound);
+        match.MapGet("/{bandId:long}/loop", Preview).WithName("previewBand").WithSummary("The loop with a band, before any commitment.")
+            .ProducesProblem(StatusCodes.Status404NotFound);
+    }
+
+    private static MatchSheet List(
+        long id, OpenShop shop, MatchShelf shelf, string? kind = null, string? material = null, string? finish = null, string? colour = null,
+        string? mostPrice = null, bool inStock = false, string? verdict = null, int skip = 0, int take = PageSize)
+    {
+        var refusals = new Refusals();
+        refusals.Check("$.skip", new AllowedNumber(0, 1_000_000), skip);
+        refusals.Check("$.take", new AllowedNumber(0, 100), take);
+        long? mostCents = null;
+        if (!string.IsNullOrWhiteSpace(mostPrice))
+        {
+            if (Money.TryParse(mostPrice, out var cents))
+                mostCents = cents;
+            else
+                refusals.Add("$.mostPrice", Money.Refuse(mostPrice));
+        }
+        var filter = new ShelfFilter(
+            refusals.Choice<BandKind>("$.kind", kind), refusals.Choice<BandMaterial>("$.material", material), Given(finish), Given(colour), mostCents, inStock,
+            refusals.Choice<Verdict>("$.verdict", verdict));
+        refusals.ThrowIfAny();
+        using var work = shop.Look();
+        var file = TheJob.Read(work, id);
+        var spokenFor = Bands.SpokenFor(work, id);
+        var (all, finishes, colours) = shelf.Now(shop.File);
+        var bare = Bare(file);
+        var answer = all.Find(bare, file.House, filter, skip, take, spokenFor);
+        var own = Bands.OwnOf(work, file.Job.Client.Id);
+        var wanted = new WantedLengths(bare);
+        var shown = Bands.Find(work, [.. answer.Best.Concat(answer.NearestMisses).Select(f => f.Id)]);
+        MatchWire Show(StockBand stock) => Wire(file, stock, Free(stock, spokenFor), Reaches.OfBand(work, stock.Id)?.Whole(), wanted);
+        return new MatchSheet(
+            [.. own.Select(Show)],
+            [.. answer.Best.Select(f => Show(shown[f.Id]))],
+            [.. answer.NearestMisses.Select(f => Show(shown[f.Id]))],
+            answer.Counts.Values.Sum(),
+            skip,
+            [.. answer.Counts.Select(c => new VerdictCount(c.Key, c.Value))],
+            finishes,
+            colours,
+            WishesOf(file.Figures.Wishes),
+            Consents.Of(work, id) is { } consent ? new ConsentWire(consent.BandId, consent.Work, consent.SignedBy, consent.SignedAt) : null,
+            bare.Watch.LugWidthReadings is var (smallest, largest) ? $"{smallest.ToHundredths()} to {largest.ToHundredths()}" : null);
+    }
+
+    private static MatchWire One(long id, long bandId, OpenShop shop)
+    {
+        using var work = shop.Look();
+        var file = TheJob.Read(work, id);
+        var stock = BandFor(work, file, bandId);
+        return Wire(file, stock, Free(stock, Bands.SpokenFor(work, id)), null);
+    }
+
+    private static LoopSheet Preview(long id, long bandId, OpenShop shop, string? way = null)
+    {
+        var refusals = new Refusals();
+        var worn = refusals.Choice<PullThroughWay>("$.way", way) ?? PullThroughWay.Double;
+        refusals.ThrowIfAny();
+        using var work = shop.Look();
+        var file = TheJob.Read(work, id);
+        return LoopSheet.Of(file.Trying(BandFor(work, file, bandId), worn));
+    }
+
+    private static JobWire Wish(long id, WishesWire typed, OpenShop shop, TimeProvider clock)
+    {
+        var refusals = new Refusals();
+        string? Word(string path, string? word) => refusals.Text(path, word, 40, required: false) is { Length: > 0 } text ? text : null;
+        var wishes = new Wishes(
+            typed.Water, typed.NickelSensitive, typed.HairPull, Word("$.colour", typed.Colour), Word("$.caseFinish", typed.CaseFinish),
+            Word("$.caseColour", typed.CaseColour));
+        refusals.ThrowIfAny();
+        using var work = shop.Begin();
+        TheJob.For(work, id, JobAct.Gauge);
+        Gaugings.Wish(work, id, wishes);
+        var job = JobWire.Of(TheJob.Read(work, id), clock.Today());
+        work.Commit();
+        return job;
+    }
+
+    private static JobWire Choose(long id, ChooseWire choice, OpenShop shop, TimeProvider clock)
+    {
+        var refusals = new Refusals();
+        var signedBy = refusals.Text("$.consentSignedBy", choice.ConsentSignedBy, 80, required: false);
+        refusals.ThrowIfAny();
+        using var work = shop.Begin();
+        var file = TheJob.For(work, id, JobAct.ChooseBand);
+        var stock = BandFor(work, file, choice.BandId);
+        var way = choice.Way ?? PullThroughWay.Double;
+        var judgement = MatchBand.Judge(Bare(file), stock.Band, way, file.House);
+        stock.MayBeChosen(judgement, Free(stock, Bands.SpokenFor(work, id))).OrRefuse();
+        Consent(work, file, stock, judgement, signedBy, clock.GetUtcNow());
+        if (stock.Id != file.Stock?.Id || way != file.Way)
+        {
+            Storage.Jobs.ChooseBand(work, id, stock.Id, way);
+            Plans.Drop(work, id);
+            if (stock.Id != file.Stock?.Id)
+                MarkedLinks.Forget(work, id);
+            Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Match, LogLine.Of(LogKind.BandChosen, stock.Name, stock.Article));
+            TheJob.Read(work, id).MayStay(file).OrRefuse();
+        }
+        var job = JobWire.Of(TheJob.Read(work, id), clock.Today());
+        work.Commit();
+        return job;
+    }
+
+    /// <summary>Work that cannot be undone waits for the owner's written consent, recorded with what it is for.</summary>
+    private static void Consent(ShopWork work, JobSnapshot file, StockBand stock, Judgement judgement, string signedBy, DateTimeOffset at)
+    {
+        var asked = judgement.Rules.SelectMany(r => r.Work).ToList();
+        var words = PieceOfWork.Lasting(asked);
+        if (words.Length == 0 || signedBy.Length == 0 && Consents.Of(work, file.Job.Id)?.IsTo(stock.Id, asked) == true)
+            return;
+        if (signedBy.Length == 0)
+        {
+            throw new RefusedException(StatusCodes.Status400BadRequest, "This band asks for work that cannot be undone.", new Dictionary<string, string[]>
+            {
+                ["$.consentSignedBy"] = [$"Enter who signed the consent to: {words}."],
+            });
+        }
+        Consents.Set(work, file.Job.Id, new Consent(stock.Id, words, signedBy, at) { Kinds = PieceOfWork.LastingKinds(asked) }, file.Job.TakenInBy);
+        Log.Write(work, file.Job.Id, at, file.Job.TakenInBy, Station.Match, LogLine.Of(LogKind.Consented, words).Saying(Wording.SignedBy, signedBy));
+    }
+
+    /// <summary>A band judged, with all that the screen shows of it.</summary>
+    private static MatchWire Wire(JobSnapshot file, StockBand stock, int free, Reach? reach, WantedLengths? wanted = null)
+    {
+        var figures = Bare(file);
+        var isChosen = stock.Id == file.Job.BandId;
+        var way = isChosen ? file.Way : PullThroughWay.Double;
+        reach ??= MatchBand.ReachOf(stock.Band, figures.BareHead);
+        var judgement = MatchBand.Judge(figures, stock.Band, way, file.House, reach, wanted ??= new WantedLengths(figures));
+        var worst = judgement.Rules.FirstOrDefault(r => r.Verdict == judgement.Verdict);
+        return new MatchWire(
+            BandWire.Of(stock),
+            judgement.Verdict,
+            judgement.Verdict == Verdict.Fits ? null : worst?.Rule,
+            [.. judgement.Rules.Select(RuleWire.Of)],
+            ReachOf(wanted.Of(stock.Band, way), reach),
+            stock.Band.OnePiece is null ? [] : [.. OnePieceBand.Ways.Select(w => Worn(figures, stock.Band, w, file.House, wanted))],
+            free,
+            isChosen,
+            judgement.Rules.Any(r => r.Work.Any(w => !w.Reversible)),
+            stock.MayBeChosen(judgement, free).Why,
+            judgement.Rules.Where(r => r.Verdict == Verdict.No).ToList() is [var only]
+                ? NearMiss.Cure(only, figures.Watch, stock.Band.FactsWorn(way), file.House.Limits)
+                : null);
+    }
+
+    private static WearerReach? ReachOf(FitTarget? wanted, Reach? reach) =>
+        wanted is { } target && reach is { Shortest: { } shortest, Longest: { } longest }
+            ? new WearerReach(shortest, longest, target.Length, target.Window, $"{shortest.ToTenths()} to {longest.ToTenths()}")
+            : null;
+
+    private static WayToWear Worn(Figures figures, Band band, PullThroughWay way, House house, WantedLengths wanted)
+    {
+        var judgement = MatchBand.Judge(figures, band, way, house, wanted: wanted);
+        var target = wanted.Of(band, way);
+        var fit = target is { } length ? band.Holed(figures.BareHead)?.Nearest(length) : null;
+        return new WayToWear(
+            way, OnePieceBand.Layers(way), band.Raise(way), target?.Length, fit?.Hole, fit?.Length, OnePieceBand.Feels(way),
+            judgement.Verdict, judgement.Rules[^1].Says);
+    }
+
+    /// <summary>The figures as gauged, with nothing under the head: each band raises it by its own.</summary>
+    private static Figures Bare(JobSnapshot file) => file.Figures with { Raise = Length.Zero };
+
+    private static string? Given(string? word) => string.IsNullOrWhiteSpace(word) ? null : word.Trim();
+
+    private static WishesWire WishesOf(Wishes wishes) =>
+        new(wishes.Water, wishes.NickelSensitive, wishes.HairPull, wishes.Colour, wishes.CaseFinish, wishes.CaseColour);
+
+    private static StockBand BandFor(ShopWork work, JobSnapshot file, long bandId)
+    {
+        var stock = Bands.Find(work, bandId);
+        return stock is null || stock.OwnerClientId is { } owner && owner != file.Job.Client.Id
+            ? throw RefusedException.NotFound($"There is no band {bandId} for this job.")
+            : stock;
+    }
+
+    /// <summary>An owner's own band is always there; of stock, what other jobs have chosen is spoken for.</summary>
+    private static int Free(StockBand stock, IReadOnlyDictionary<long, int> spokenFor) =>
+        stock.OwnerClientId is not null ? 1 : Math.Max(0, stock.InStock - spokenFor.GetValueOrDefault(stock.Id));
+}
