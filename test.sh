@@ -88,13 +88,19 @@ one_suite() {
   dotnet build "tests/IronLoop.$name.Tests" -c Release --verbosity quiet -clp:NoSummary >&2 || return
   tests "$name" "${by[@]}"
 }
+# How many faults in the core its tests catch; apart from everything else, since it takes its time.
+mutants() {
+  dotnet build tests/IronLoop.Core.Tests -c Release --verbosity quiet -clp:NoSummary >&2 || return
+  dotnet run -c Release --project tests/IronLoop.Mutants -- . "$@"
+}
 case "${1:-}" in
   '') ;;
   core) one_suite Core "${2:-}"; exit ;;
   server) one_suite Server "${2:-}"; exit ;;
   browser) one_suite Browser "${2:-}"; exit ;;
   client) one_suite Client "${2:-}"; exit ;;
-  *) stop "What is $1? Usage: ./test.sh [core|server|browser|client [FILTER]]" ;;
+  mutants) shift; mutants "$@"; exit ;;
+  *) stop "What is $1? Usage: ./test.sh [core|server|browser|client [FILTER]], or ./test.sh mutants [FOLDER [HOW-MANY [SEED]]]" ;;
 esac
 
 check 'client packages' client_packages

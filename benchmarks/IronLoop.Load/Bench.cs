@@ -60,7 +60,7 @@ internal sealed class Bench(HttpClient client, int number, Tally tally)
         var sheet = await Send(HttpMethod.Get, "sheet", $"{at}/hand-over", null, stop);
         if (sheet is null)
             return;
-        var counted = sheet["bag"]!.AsArray().Select(l => new { what = l!["what"], count = l["count"] }).ToList();
+        var counted = sheet["bag"]!.AsArray().Select(l => new { key = l!["key"], count = l["count"] }).ToList();
         await Send(HttpMethod.Post, "hand over", $"{at}/hand-over", new { counted, by = "LO" }, stop);
     }
 

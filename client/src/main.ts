@@ -6,7 +6,7 @@ import './frame/paper.css'
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { createApp } from 'vue'
 import App from './App.vue'
-import { onceWhileHeld } from './frame/heldKeys'
+import { onceWhileHeld } from './controls/heldKeys'
 import { router } from './router'
 import { vuetify } from './frame/theme'
 

@@ -1,18 +1,18 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import JobView from './stations/JobView.vue'
+import JobView from './job/JobView.vue'
 import NewJob from './stations/take-in/NewJob.vue'
-import StartView from './frame/StartView.vue'
-import { pathOf } from './stations/stations'
+import StartView from './shop/StartView.vue'
+import { pathOf } from './job/stations'
 
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', component: StartView },
     { path: '/take-in', component: NewJob },
-    { path: '/log', component: () => import('./log/LogView.vue') },
-    { path: '/clients/:id(\\d+)', component: () => import('./log/ClientView.vue') },
+    { path: '/log', component: () => import('./shop/LogView.vue') },
+    { path: '/clients/:id(\\d+)', component: () => import('./shop/ClientView.vue') },
     { path: '/house', redirect: '/house/catalogue' },
-    { path: '/house/:part', component: () => import('./house/HouseView.vue') },
+    { path: '/house/:part', component: () => import('./shop/HouseView.vue') },
     { path: '/bands/:id(\\d+)/fits', component: () => import('./stations/match/FitsView.vue') },
     { path: '/bands/new', component: () => import('./stations/match/NewBand.vue') },
     { path: '/jobs/:id(\\d+)', redirect: (to) => `/jobs/${String(to.params.id)}/${pathOf.takeIn}` },

@@ -195,9 +195,11 @@ public sealed class Screen : IDisposable
     public object? RunAsync(string script) => ((IJavaScriptExecutor)_driver).ExecuteAsyncScript(script);
 
     /// <summary>Fails when the browser's console holds an error.</summary>
-    public void NoConsoleErrors()
+    /// <param name="wasAway">Whether the server was killed since: that it did not answer is no error of the page's.</param>
+    public void NoConsoleErrors(bool wasAway = false)
     {
-        var errors = _driver.Manage().Logs.GetLog(LogType.Browser).Where(e => e.Level == LogLevel.Severe).Select(e => e.Message);
+        var errors = _driver.Manage().Logs.GetLog(LogType.Browser).Where(e => e.Level == LogLevel.Severe).Select(e => e.Message)
+            .Where(m => !wasAway || !m.Contains("net::ERR_", StringComparison.Ordinal));
         string.Join('\n', errors).ShouldBeEmpty();
     }
 

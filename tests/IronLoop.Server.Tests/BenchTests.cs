@@ -22,6 +22,9 @@ public sealed class BenchTests : IDisposable
 
     private static string Text(JsonNode? node, string field) => node![field]!.GetValue<string>();
 
+    /// <summary>By what the tray's things of a name are told.</summary>
+    private async Task<string> Heap(long job, string part) => Text((await Bench(job))["tray"]!.AsArray().First(l => Text(l, "part") == part), "heap");
+
     private static int Tray(JsonNode bench, string part, string place) =>
         bench["tray"]!.AsArray().Single(t => t!["part"]!.GetValue<string>() == part)![place]!.GetValue<int>();
 
@@ -76,10 +79,11 @@ public sealed class BenchTests : IDisposable
         bench = await Forward(job);
         bench["steps"]!.AsArray().First(s => Text(s, "row") == "tryOn")!["skipped"]!.GetValue<string>().ShouldBe("the owner could not come");
         Balances(bench, opening);
-        var bag = (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.AsArray().ToDictionary(b => Text(b, "what"), b => b!["count"]!.GetValue<int>());
+        var lines = (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.AsArray();
+        var bag = lines.ToDictionary(b => Text(b, "what"), b => b!["count"]!.GetValue<int>());
         (bag["link screws"], bag["links of 8.6 mm"]).ShouldBe((4, 4));
         bag.ShouldContainKey("old strap", "it goes back too");
-        await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = bag.Select(b => new { what = b.Key, count = b.Value }), by = "MK" });
+        await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = lines, by = "MK" });
         Balances(await Bench(job), opening);
         Tray(await Bench(job), "link screws", "bag").ShouldBe(4);
         Tray(await Bench(job), "link screws", "tray").ShouldBe(0);
@@ -107,15 +111,15 @@ public sealed class BenchTests : IDisposable
         var bench = await Forward(job, "open");
         bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true, asPlanned = true });
         var out3 = Tray(bench, "tubes", "tray");
-        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "tubes", count = out3 + 1, act = "lost" }, HttpStatusCode.Conflict);
-        bench = await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "tubes", count = 1, act = "lost", why = "rolled under the bench" });
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { heap = await Heap(job, "tubes"), count = out3 + 1, act = "lost" }, HttpStatusCode.Conflict);
+        bench = await _shop.Post($"/api/jobs/{job}/bench/tray", new { heap = await Heap(job, "tubes"), count = 1, act = "lost", why = "rolled under the bench" });
         Tray(bench, "tubes", "lost").ShouldBe(1);
         // Taking the step back wants the tube again: it is not there.
         var done = bench["steps"]!.AsArray().Last(s => s!["done"]!.GetValue<bool>() && Text(s, "row") != "tray")!;
         (await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(done, "key")}", new { done = false }, HttpStatusCode.Conflict))["title"]!.GetValue<string>()
             .ShouldContain("Parts of it are gone");
         var stock = (await _shop.Get($"/api/jobs/{job}/bench/tray/stock")).AsArray().First(p => Text(p, "article").StartsWith("PN-", StringComparison.Ordinal))!;
-        bench = await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "tubes", count = 1, act = "fromStock", partId = stock["partId"]!.GetValue<long>() });
+        bench = await _shop.Post($"/api/jobs/{job}/bench/tray", new { heap = await Heap(job, "tubes"), count = 1, act = "fromStock", partId = stock["partId"]!.GetValue<long>() });
         Tray(bench, "tubes", "fromStock").ShouldBe(1);
         Balances(bench, opening);
         (await _shop.Get($"/api/jobs/{job}/bench/tray/stock")).AsArray().Single(p => Text(p, "article") == Text(stock, "article"))!["free"]!.GetValue<int>()
@@ -124,8 +128,8 @@ public sealed class BenchTests : IDisposable
         var bag = (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.AsArray();
         await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = bag, by = "TB" });
         Balances(await Bench(job), opening);
-        (await _shop.Post($"/api/jobs/{await JobId("Bettan Oakes")}/bench/tray", new { part = "rubies", count = 1, act = "lost" }, HttpStatusCode.BadRequest)).ToJsonString()
-            .ShouldContain("The tray knows no rubies");
+        (await _shop.Post($"/api/jobs/{await JobId("Bettan Oakes")}/bench/tray", new { heap = "rubies", count = 1, act = "lost" }, HttpStatusCode.BadRequest)).ToJsonString()
+            .ShouldContain("heap is “rubies”, which the tray does not know");
     }
 
     [Fact]
@@ -133,7 +137,7 @@ public sealed class BenchTests : IDisposable
     {
         var job = await OnTheBench("Sunniva Marl");
         await Forward(job);
-        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "link screws", count = 1, act = "lost" });
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { heap = await Heap(job, "link screws"), count = 1, act = "lost" });
         var bag = (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.AsArray();
         bag.Single(b => Text(b, "what") == "link screws")!["count"]!.GetValue<int>().ShouldBe(3);
         (await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = bag, by = "MK" }, HttpStatusCode.BadRequest)).ToJsonString()
@@ -183,10 +187,10 @@ public sealed class BenchTests : IDisposable
 
         // The same before any step, once a part is said to be lost.
         job = await OnTheBench("Runa Fenwick");
-        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "links of 8.2 mm", count = 1, act = "lost" });
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { heap = await Heap(job, "links of 8.2 mm"), count = 1, act = "lost" });
         var other = (await _shop.Get($"/api/jobs/{job}/match?take=60"))["page"]!.AsArray().First(m => m!["whyNot"] is null && !m["chosen"]!.GetValue<bool>())!["band"]!["id"]!.GetValue<long>();
         await _shop.Put($"/api/jobs/{job}/match", new { bandId = other }, HttpStatusCode.Conflict);
-        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "links of 8.2 mm", count = 1, act = "found" });
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { heap = await Heap(job, "links of 8.2 mm"), count = 1, act = "found" });
         await _shop.Put($"/api/jobs/{job}/match", new { bandId = other });
     }
 
@@ -198,11 +202,11 @@ public sealed class BenchTests : IDisposable
         bench["cameOut"]!.AsArray().ShouldBeEmpty("nothing is out yet");
         bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true });
         bench["cameOut"]!.AsArray().Select(c => c!.GetValue<string>()).ShouldBe(["link screws"]);
-        bench = await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "link screws", count = 1, act = "scrapped", why = "bent" });
+        bench = await _shop.Post($"/api/jobs/{job}/bench/tray", new { heap = await Heap(job, "link screws"), count = 1, act = "scrapped", why = "bent" });
         bench["cameOut"]!.AsArray().ShouldBeEmpty("it is judged");
         Text(bench["gone"]!.AsArray().Single(), "part").ShouldBe("link screws");
         bench["gone"]![0]!["offers"]!.AsArray().ShouldBeEmpty("no screws are kept in stock here");
-        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "link screws", count = 1, act = "fromStock" });
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { heap = await Heap(job, "link screws"), count = 1, act = "fromStock" });
         await Forward(job);
         Text(await _shop.Get($"/api/jobs/{job}/hand-over"), "done").ShouldContain("Replaced: 1 link screw.");
         (await _shop.Get("/api/log?words=bent"))["visits"]!.AsArray().ShouldNotBeEmpty();
@@ -218,10 +222,10 @@ public sealed class BenchTests : IDisposable
         var bench = await Forward(job, "open");
         bench["steps"]!.AsArray().ShouldContain(s => Text(s, "says").Contains("lent for this work: 2 fitting pins", StringComparison.Ordinal));
         bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true });
-        bench = await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "plain pins", count = 1, act = "scrapped", why = "worn" });
+        bench = await _shop.Post($"/api/jobs/{job}/bench/tray", new { heap = await Heap(job, "plain pins"), count = 1, act = "scrapped", why = "worn" });
         var offer = bench["gone"]![0]!["offers"]!.AsArray().Single(o => o!["ofSize"]!.GetValue<bool>())!;
         Text(offer, "article").ShouldBe("PN-09-18", "the pins of this bracelet are 0.9 mm across");
-        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = "plain pins", count = 1, act = "fromStock", partId = offer["partId"]!.GetValue<long>() });
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { heap = await Heap(job, "plain pins"), count = 1, act = "fromStock", partId = offer["partId"]!.GetValue<long>() });
         async Task<int> Free() => (await _shop.Get("/api/parts")).AsArray().Single(p => Text(p, "article") == "PN-09-18")!["free"]!.GetValue<int>();
         (await Free()).ShouldBe(offer["free"]!.GetValue<int>() - 1, "it is the job’s");
         bench = await Forward(job);

@@ -78,7 +78,7 @@ public sealed class ClaspTests : IDisposable
             await _shop.Put($"/api/jobs/{job}/bench/steps/{step!["key"]}", new { done = true, asPlanned = true });
         var bag = (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.AsArray();
         bag.Select(b => b!["what"]!.GetValue<string>()).ShouldContain("fold-over, two holes with 1 micro-adjust bar and 1 fastener at the fold", "what was taken off as a set stays one");
-        await _shop.Post($"/api/jobs/{job}/hand-over", new { by = "tb", counted = bag.Select(b => new { what = b!["what"]!.GetValue<string>(), count = b["count"]!.GetValue<int>() }) });
+        await _shop.Post($"/api/jobs/{job}/hand-over", new { by = "tb", counted = bag.Select(b => new { key = b!["key"]!.GetValue<string>(), count = b["count"]!.GetValue<int>() }) });
         var part = await Part("CL-O18");
         (part["onHand"]!.GetValue<int>(), part["reserved"]!.GetValue<int>()).ShouldBe((free - 1, 0));
         (await _shop.Get("/api/log?words=eight+holes")).ToJsonString().ShouldContain("put on instead of the fold-over, two holes");

@@ -89,15 +89,15 @@ public sealed class ClumsyFitterTests : IDisposable
         var last = steps.LastOrDefault(s => s!["done"]!.GetValue<bool>());
         var any = steps.Count > 0 ? steps[random.Next(steps.Count)] : null;
         var line = bench["tray"]!.AsArray() is { Count: > 0 } tray ? tray[random.Next(tray.Count)]! : null;
-        var part = line is null ? "links" : Text(line, "part");
+        var heap = line is null ? "links" : Text(line, "heap");
         return random.Next(21) switch
         {
             < 5 when next is not null => await Put($"{at}/steps/{Text(next, "key")}", new { done = true, asPlanned = random.Next(5) > 0 }),
             5 or 6 when last is not null => await Put($"{at}/steps/{Text(last, "key")}", new { done = false }),
             7 when any is not null => await Put($"{at}/steps/{Text(any, "key")}", new { done = random.Next(2) == 0, skipped = random.Next(3) == 0 ? "no time" : "" }),
-            8 => await _shop.Client.PostAsJsonAsync($"{at}/tray", new { part, count = random.Next(1, 3), act = "lost", why = "rolled away" }),
-            9 => await _shop.Client.PostAsJsonAsync($"{at}/tray", new { part, count = 1, act = "found" }),
-            10 => await _shop.Client.PostAsJsonAsync($"{at}/tray", new { part, count = 1, act = random.Next(2) == 0 ? "fromStock" : "toStock", partId = borrowed["partId"]!.GetValue<long>() }),
+            8 => await _shop.Client.PostAsJsonAsync($"{at}/tray", new { heap, count = random.Next(1, 3), act = "lost", why = "rolled away" }),
+            9 => await _shop.Client.PostAsJsonAsync($"{at}/tray", new { heap, count = 1, act = "found" }),
+            10 => await _shop.Client.PostAsJsonAsync($"{at}/tray", new { heap, count = 1, act = random.Next(2) == 0 ? "fromStock" : "toStock", partId = borrowed["partId"]!.GetValue<long>() }),
             11 => await Put($"{at}/try-on", new { by = "millimetres", over = "comfort", amount = $"{random.Next(-6, 20)}", take = random.Next(2) == 0 }),
             12 => await Put($"/api/jobs/{job}/take-in/referral", new { reasons = new[] { "screwStuck" }, referred = random.Next(4) == 0 }),
             // What the account hangs on, once it has begun: taken where it changes nothing of it, refused where it would.
@@ -122,7 +122,7 @@ public sealed class ClumsyFitterTests : IDisposable
             opening = Totals(await Bench(job));
         }
         foreach (var line in (await Bench(job))["tray"]!.AsArray().Where(l => l!["lost"]!.GetValue<int>() > 0))
-            await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = Text(line, "part"), count = line!["lost"]!.GetValue<int>(), act = "found" });
+            await _shop.Post($"/api/jobs/{job}/bench/tray", new { heap = Text(line, "heap"), count = line!["lost"]!.GetValue<int>(), act = "found" });
         while ((await Bench(job))["steps"]!.AsArray().FirstOrDefault(s => s!["next"]!.GetValue<bool>()) is { } step)
             await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(step, "key")}", new { done = true, asPlanned = true });
         var bench = await Bench(job);

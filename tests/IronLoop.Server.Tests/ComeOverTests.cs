@@ -35,7 +35,7 @@ public sealed class ComeOverTests : IDisposable
             Replayed.FaultsOf(bench).Where(f => !f.Contains("split pin", StringComparison.Ordinal) && !f.Contains("link screw", StringComparison.Ordinal)).ShouldBeEmpty($"job {job}");
             await shop.Put($"/api/jobs/{job}/take-in/referral", new { reasons = Array.Empty<string>(), referred = false });
             foreach (var line in bench["tray"]!.AsArray().Where(l => l!["lost"]!.GetValue<int>() > 0))
-                await shop.Post($"/api/jobs/{job}/bench/tray", new { part = line!["part"]!.GetValue<string>(), count = line["lost"]!.GetValue<int>(), act = "found" });
+                await shop.Post($"/api/jobs/{job}/bench/tray", new { heap = line!["heap"]!.GetValue<string>(), count = line["lost"]!.GetValue<int>(), act = "found" });
             while ((bench = await shop.Get($"/api/jobs/{job}/bench"))["steps"]!.AsArray().FirstOrDefault(s => s!["next"]!.GetValue<bool>()) is { } next)
                 await shop.Put($"/api/jobs/{job}/bench/steps/{next["key"]!.GetValue<string>()}", new { done = true, asPlanned = true });
             Replayed.FaultsOf(bench).ShouldBeEmpty($"job {job}, worked to its end");

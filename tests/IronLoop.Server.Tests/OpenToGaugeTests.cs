@@ -43,10 +43,11 @@ public sealed class OpenToGaugeTests : IDisposable
         var job = await JobId("Ketil Orrel");
         await _shop.Put($"/api/jobs/{job}/bench/open", new { groups = new[] { "claspSix" } });
         var bench = await Forward(job);
-        var bar = Text(bench["tray"]!.AsArray().Single(t => t!["tray"]!.GetValue<int>() == 1), "part");
-        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = bar, act = "scrapped", count = 1, why = "worn" });
+        var lies = bench["tray"]!.AsArray().Single(t => t!["tray"]!.GetValue<int>() == 1)!;
+        var (bar, heap) = (Text(lies, "part"), Text(lies, "heap"));
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { heap, act = "scrapped", count = 1, why = "worn" });
         var stock = (await _shop.Get($"/api/jobs/{job}/bench/tray/stock")).AsArray().First(p => Text(p, "article").StartsWith("SB-", StringComparison.Ordinal))!;
-        await _shop.Post($"/api/jobs/{job}/bench/tray", new { part = bar, act = "fromStock", count = 1, partId = stock["partId"]!.GetValue<long>() });
+        await _shop.Post($"/api/jobs/{job}/bench/tray", new { heap, act = "fromStock", count = 1, partId = stock["partId"]!.GetValue<long>() });
         await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
         await _shop.Post($"/api/jobs/{job}/size/agree", null);
         bench = await Forward(job);

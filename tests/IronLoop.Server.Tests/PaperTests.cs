@@ -3,6 +3,7 @@ using System.Net.Sockets;
 using System.Text;
 using System.Xml.Linq;
 using IronLoop.Core.Jobs;
+using SkiaSharp;
 using UglyToad.PdfPig;
 
 namespace IronLoop.Server.Tests;
@@ -108,6 +109,43 @@ public sealed class PaperTests : IDisposable
             svg.Descendants().Count(e => e.Name.LocalName is "path" or "rect" or "ellipse" or "circle").ShouldBeGreaterThan(15);
         }
         (await _shop.Client.GetAsync($"/api/jobs/{await Job("Corrin Thale")}/loop.svg")).StatusCode.ShouldBe(HttpStatusCode.Conflict, "nothing is gauged there");
+    }
+
+    [Theory]
+    [InlineData("Sunniva Marl")]
+    [InlineData("Hale Torvic")]
+    [InlineData("Dorrit Vale")]
+    public async Task Paper_shows_the_same_shapes_at_the_same_places_as_the_screen(string client)
+    {
+        var job = await Job(client);
+        var loop = await _shop.Get($"/api/jobs/{job}/loop");
+        foreach (var (name, picture) in new[] { ("loop", loop["drawing"]!), ("lay-out", loop["layOut"]!["drawn"]!) })
+        {
+            float Mm(string field) => picture[field]!.GetValue<float>();
+            var svg = XDocument.Parse(await _shop.Client.GetStringAsync($"/api/jobs/{job}/{name}.svg")).Root!;
+            var screen = picture["shapes"]!.AsArray().Select(s => (Dashed: s!["dashed"]!.GetValue<bool>(), Box: Box(s["path"]!.GetValue<string>(), -Mm("left"), -Mm("top")))).ToList();
+            var paper = svg.Descendants().Where(e => e.Name.LocalName == "path").Select(e => Box(e.Attribute("d")!.Value, 0, 0)).ToList();
+            foreach (var (dashed, box) in screen)
+                paper.ShouldContain(p => Alike(p, box, dashed), $"{name}: the screen’s {box} is not on paper");
+            paper.ShouldAllBe(p => screen.Any(s => Alike(p, s.Box, s.Dashed)), $"{name}: nothing is on paper that is not on the screen");
+            svg.Descendants().Where(e => e.Name.LocalName == "text").Select(e => e.Value.Trim())
+                .ShouldBe(picture["words"]!.AsArray().Select(w => w!["text"]!.GetValue<string>()));
+        }
+    }
+
+    private static SKRect Box(string path, float right, float down)
+    {
+        using var read = SKPath.ParseSvgPathData(path);
+        var box = read.TightBounds;
+        box.Offset(right, down);
+        return box;
+    }
+
+    // A dash need not reach the end of its line.
+    private static bool Alike(SKRect a, SKRect b, bool dashed)
+    {
+        var most = dashed ? 1f : 0.03f;
+        return Math.Abs(a.Left - b.Left) < most && Math.Abs(a.Right - b.Right) < most && Math.Abs(a.Top - b.Top) < most && Math.Abs(a.Bottom - b.Bottom) < most;
     }
 
     [Fact]

@@ -1,6 +1,5 @@
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, toValue, type MaybeRefOrGetter } from 'vue'
-import { place } from './answers'
+import type { MaybeRefOrGetter } from 'vue'
+import { useCalls } from './calls'
 import { api } from './http'
 import { answered } from './shop'
 import type { components } from './schema'
@@ -23,27 +22,17 @@ export type EaseFelt = NonNullable<Schemas['TriedWire']['ease']>
 
 /** The bench of one job; asked for again now and then, so that two devices show the same. */
 export function useBench(jobId: MaybeRefOrGetter<number>) {
-  const queries = useQueryClient()
-  const id = computed(() => toValue(jobId))
-  const key = computed(() => ['bench', id.value])
-  const path = () => ({ params: { path: { id: id.value } } })
+  const { id, path, ask, askAnew, put } = useCalls(jobId)
 
   async function changed(call: Promise<BenchSheet>) {
-    await place(queries, key.value, await call)
+    await put('bench', call)
     // The next step is there: a pedal pressed now must not wait for the rest of the screen.
-    void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'bench' })
+    void askAnew('bench')
   }
 
   return {
-    sheet: useQuery({
-      queryKey: key,
-      queryFn: () => answered(api.GET('/api/jobs/{id}/bench', path())),
-      refetchInterval: 3000,
-    }),
-    stock: useQuery({
-      queryKey: computed(() => ['trayStock', id.value]),
-      queryFn: () => answered(api.GET('/api/jobs/{id}/bench/tray/stock', path())),
-    }),
+    sheet: ask('bench', () => answered(api.GET('/api/jobs/{id}/bench', path())), 3000),
+    stock: ask('trayStock', () => answered(api.GET('/api/jobs/{id}/bench/tray/stock', path()))),
     setUp: (body: BenchSetup) =>
       changed(answered(api.PUT('/api/jobs/{id}/bench/setup', { ...path(), body }))),
     note: (body: Schemas['NewNoteWire']) =>
@@ -82,8 +71,8 @@ export function useBench(jobId: MaybeRefOrGetter<number>) {
     tryOn: async (body: Schemas['TriedWire']) => {
       const tried = await answered(api.PUT('/api/jobs/{id}/bench/try-on', { ...path(), body }))
       if (body.take) {
-        await place(queries, key.value, tried.bench)
-        await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'bench' })
+        await put('bench', Promise.resolve(tried.bench))
+        await askAnew('bench')
       }
       return tried
     },

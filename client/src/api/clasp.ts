@@ -1,6 +1,6 @@
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, toValue, type MaybeRefOrGetter } from 'vue'
-import { place } from './answers'
+import { useQuery } from '@tanstack/vue-query'
+import type { MaybeRefOrGetter } from 'vue'
+import { useCalls } from './calls'
 import { api } from './http'
 import { answered } from './shop'
 import type { components } from './schema'
@@ -26,27 +26,24 @@ export function useClaspKey() {
 
 /** The Clasp station of one job. */
 export function useClasp(jobId: MaybeRefOrGetter<number>) {
-  const queries = useQueryClient()
-  const id = computed(() => toValue(jobId))
-  const key = computed(() => ['clasp', id.value])
-  const path = () => ({ params: { path: { id: id.value } } })
+  const { id, path, ask, askAnew, put } = useCalls(jobId)
 
   async function changed(call: Promise<ClaspSheet>) {
-    await place(queries, key.value, await call)
-    await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'clasp' })
+    await put('clasp', call)
+    await askAnew('clasp')
   }
 
   return {
-    sheet: useQuery({ queryKey: key, queryFn: () => answered(api.GET('/api/jobs/{id}/clasp', path())) }),
+    sheet: ask('clasp', () => answered(api.GET('/api/jobs/{id}/clasp', path()))),
     see: (body: ClaspSeen) => changed(answered(api.PUT('/api/jobs/{id}/clasp/seen', { ...path(), body }))),
     keep: async (signedBy: string) => {
       const query = signedBy.trim() ? { consentSignedBy: signedBy } : {}
       await answered(api.PUT('/api/jobs/{id}/clasp/keep', { params: { path: { id: id.value }, query } }))
-      await queries.invalidateQueries()
+      await askAnew()
     },
     replace: async (body: Schemas['OtherClaspWire']) => {
       await answered(api.PUT('/api/jobs/{id}/clasp/other', { ...path(), body }))
-      await queries.invalidateQueries()
+      await askAnew()
     },
     offers: () => answered(api.GET('/api/jobs/{id}/clasp/offers', path())),
     takeOffer: (article: string) =>

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, toValue, type MaybeRefOrGetter } from 'vue'
-import { place } from './answers'
+import type { MaybeRefOrGetter } from 'vue'
+import { useCalls } from './calls'
 import { api } from './http'
 import { answered } from './shop'
 import type { components } from './schema'
@@ -27,27 +27,20 @@ export type WristVisit = Schemas['WristVisitWire']
 
 /** The gauging sheet of one job, and what can be entered on it. Every entry answers with the sheet as it then is. */
 export function useGauge(jobId: MaybeRefOrGetter<number>) {
-  const queries = useQueryClient()
-  const id = computed(() => toValue(jobId))
-  const key = computed(() => ['gauge', id.value])
-  const path = () => ({ params: { path: { id: id.value } } })
+  const { id, path, ask, askAnew, put } = useCalls(jobId)
 
   let others: ReturnType<typeof setTimeout> | undefined
   async function entered(call: Promise<GaugeSheet>) {
     clearTimeout(others)
-    const sheet = await call
-    await place(queries, key.value, sheet)
+    const sheet = await put('gauge', call)
     // Loop, rack and stations hang on the figures; the fitter does not wait for them, nor do figures that follow at once.
     clearTimeout(others)
-    others = setTimeout(
-      () => void queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'gauge' }),
-      200,
-    )
+    others = setTimeout(() => void askAnew('gauge'), 200)
     return sheet
   }
 
   return {
-    sheet: useQuery({ queryKey: key, queryFn: () => answered(api.GET('/api/jobs/{id}/gauge', path())) }),
+    sheet: ask('gauge', () => answered(api.GET('/api/jobs/{id}/gauge', path()))),
     /** Takes a reading; its name tells it from another of the same figure that is alike. */
     read: (body: Schemas['NewReading'], name: string) =>
       entered(
@@ -75,7 +68,7 @@ export function useGauge(jobId: MaybeRefOrGetter<number>) {
       ),
     choose: async (body: Schemas['GaugeWire']) => {
       await answered(api.PATCH('/api/jobs/{id}/gauge', { ...path(), body }))
-      await queries.invalidateQueries()
+      await askAnew()
     },
     tryOn: (body: TryOnFields) =>
       entered(answered(api.PATCH('/api/jobs/{id}/gauge/try-on', { ...path(), body }))),

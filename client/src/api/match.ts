@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { useCalls } from './calls'
 import { api, send } from './http'
 import { answered, type Verdict } from './shop'
 import { RefusedError, type Problem } from './refused'
@@ -29,9 +30,7 @@ export interface MatchFilter {
 }
 
 export function useMatch(jobId: MaybeRefOrGetter<number>, filter: MaybeRefOrGetter<MatchFilter>) {
-  const queries = useQueryClient()
-  const id = computed(() => toValue(jobId))
-  const path = () => ({ path: { id: id.value } })
+  const { id, path, askAnew } = useCalls(jobId)
   const query = computed(() => {
     const f = toValue(filter)
     return {
@@ -45,22 +44,20 @@ export function useMatch(jobId: MaybeRefOrGetter<number>, filter: MaybeRefOrGett
       skip: f.skip,
     }
   })
-  async function everything() {
-    await queries.invalidateQueries()
-  }
   return {
     sheet: useQuery({
       queryKey: computed(() => ['match', id.value, query.value]),
-      queryFn: () => answered(api.GET('/api/jobs/{id}/match', { params: { ...path(), query: query.value } })),
+      queryFn: () =>
+        answered(api.GET('/api/jobs/{id}/match', { params: { ...path().params, query: query.value } })),
       placeholderData: (before) => before,
     }),
     choose: async (body: Schemas['ChooseWire']) => {
-      await answered(api.PUT('/api/jobs/{id}/match', { params: path(), body }))
-      await everything()
+      await answered(api.PUT('/api/jobs/{id}/match', { ...path(), body }))
+      await askAnew()
     },
     wish: async (body: Wishes) => {
-      await answered(api.PUT('/api/jobs/{id}/match/wishes', { params: path(), body }))
-      await everything()
+      await answered(api.PUT('/api/jobs/{id}/match/wishes', { ...path(), body }))
+      await askAnew()
     },
   }
 }

@@ -2056,6 +2056,8 @@ export interface components {
       /** Format: int32 */
       linksMoved: number
     }
+    /** @enum {unknown} */
+    Anchor: 'start' | 'middle' | 'end'
     AnswerWire: {
       answer: string
     }
@@ -2086,12 +2088,14 @@ export interface components {
       reason: string
     }
     BagCountWire: {
-      what?: string
+      key?: string
       /** Format: int32 */
       count?: number
+      what?: null | string
       fits?: null | string
     }
     BagLineWire: {
+      key: string
       what: string
       /** Format: int32 */
       count: number
@@ -2219,7 +2223,7 @@ export interface components {
       closes: null | components['schemas']['ClosesWire']
       notes: components['schemas']['NoteWire'][]
       former: components['schemas']['NoteWire'][]
-      cameOut: string[]
+      cameOut: components['schemas']['HeapWire'][]
       /** Format: int32 */
       onceIsEnough: null | number
       toGauge: null | components['schemas']['ToGaugeWire']
@@ -2473,6 +2477,18 @@ export interface components {
       header: string
       column: null | string
     }
+    ConditionPlace: {
+      place: components['schemas']['DamagePlace']
+      /** Format: double */
+      x: number
+      /** Format: double */
+      y: number
+      /** Format: double */
+      width: number
+      /** Format: double */
+      height: number
+      says?: null | string
+    }
     ConsentWire: {
       /** Format: int64 */
       bandId: number
@@ -2559,27 +2575,6 @@ export interface components {
       role: 'counter' | 'fitter' | 'lead' | null
       token: string
       notice: null | string
-    }
-    DrawingWire: {
-      /** Format: double */
-      halfWidthMm: number
-      /** Format: double */
-      halfDepthMm: number
-      /** @description Millimetres, at most three decimals. */
-      barToBarMm: number
-      /** @description Millimetres, at most three decimals. */
-      barRiseMm: number
-      /** @description Millimetres, at most three decimals. */
-      lugToLugMm: null | number
-      headAssumed: boolean
-      bandChosen: boolean
-      tried: boolean
-      /** @description Millimetres, at most three decimals. */
-      thicknessMm: number
-      pieces: components['schemas']['PieceWire'][]
-      lowest: components['schemas']['PointWire']
-      claspCentre: components['schemas']['PointWire']
-      leaving?: components['schemas']['LeavingWire'][]
     }
     EarlierWire: {
       row: components['schemas']['StepRow']
@@ -2760,6 +2755,7 @@ export interface components {
       ofSize: boolean
     }
     GoneWire: {
+      heap: string
       part: string
       offers: components['schemas']['GoneOfferWire'][]
     }
@@ -2792,7 +2788,7 @@ export interface components {
       ready: boolean
       closed: boolean
       advice: string[]
-      packed: string[]
+      packed: components['schemas']['PackedWire'][]
       /** @enum {unknown} */
       goesBack: 'collected' | 'posted' | null
       /** Format: date */
@@ -2839,6 +2835,10 @@ export interface components {
     }
     HealthWire: {
       status: string
+    }
+    HeapWire: {
+      heap: string
+      part: string
     }
     HeldAgainst: {
       /** Format: int64 */
@@ -3074,18 +3074,24 @@ export interface components {
       /** @description Millimetres, at most three decimals. */
       pastBuckleMm: number
       keepersHold: boolean
-      keepersMm?: number[]
     }
     LayOutWire: {
       twelve: components['schemas']['PlacedLinkWire'][]
       six: components['schemas']['PlacedLinkWire'][]
-      spares: components['schemas']['PlacedLinkWire'][]
-      clasp: null | components['schemas']['LayOutClaspWire']
-      strap: null | components['schemas']['LayOutStrapWire']
+      spares?: components['schemas']['PlacedLinkWire'][]
+      clasp?: null | components['schemas']['LayOutClaspWire']
+      strap?: null | components['schemas']['LayOutStrapWire']
       twelveJoints?: number[]
       sixJoints?: number[]
       twelveAtTheClasp?: null | components['schemas']['AtTheClaspWire']
       sixAtTheClasp?: null | components['schemas']['AtTheClaspWire']
+      drawn: components['schemas']['Picture']
+      /** Format: double */
+      bandHighMm: number
+      twelveAlongMm: number[]
+      sixAlongMm: number[]
+      /** @description Millimetres, at most three decimals. */
+      closedAtMm: null | number
     }
     LeanWire: {
       /** Format: double */
@@ -3093,14 +3099,6 @@ export interface components {
       /** @enum {unknown} */
       toward: 'twelve' | 'six' | null
       says: string
-    }
-    LeavingWire: {
-      side: components['schemas']['Side']
-      /** Format: int32 */
-      first: number
-      /** Format: int32 */
-      count: number
-      at: components['schemas']['PointWire']
     }
     LentLineWire: {
       name: string
@@ -3273,7 +3271,7 @@ export interface components {
       notice: null | string
       isPlanned: boolean
       plannersSay: null | string
-      drawing: null | components['schemas']['DrawingWire']
+      drawing: null | components['schemas']['Picture']
       layOut: null | components['schemas']['LayOutWire']
       rulers: null | components['schemas']['RulersWire']
       figures: null | components['schemas']['LoopFiguresWire']
@@ -3636,6 +3634,37 @@ export interface components {
     }
     /** @enum {unknown} */
     Owner: 'client' | 'shop'
+    PackedWire: {
+      key: string
+      says: string
+    }
+    /** @enum {unknown} */
+    PaintRole:
+      | 'wrist'
+      | 'edge'
+      | 'stays'
+      | 'fixed'
+      | 'leaves'
+      | 'joins'
+      | 'clasp'
+      | 'strap'
+      | 'hole'
+      | 'holeNow'
+      | 'keeper'
+      | 'keeperMissed'
+      | 'head'
+      | 'bar'
+      | 'pinned'
+      | 'out'
+      | 'joint'
+      | 'lowest'
+      | 'centre'
+      | 'scale'
+      | 'outline'
+      | 'fine'
+      | 'dot'
+      | 'name'
+      | 'number'
     /** @enum {unknown} */
     PartKind: 'clasp' | 'bar' | 'pin' | 'link'
     PartOfferWire: {
@@ -3755,17 +3784,20 @@ export interface components {
       href: string
       thumbnailHref: string
     }
+    Picture: {
+      /** Format: double */
+      left: number
+      /** Format: double */
+      top: number
+      /** Format: double */
+      width: number
+      /** Format: double */
+      height: number
+      shapes: components['schemas']['Shape'][]
+      words: components['schemas']['Word'][]
+    }
     /** @enum {unknown} */
     PieceKind: 'link' | 'clasp' | 'strap'
-    PieceWire: {
-      kind: components['schemas']['PieceKind']
-      side: components['schemas']['Side']
-      /** Format: int32 */
-      ordinal: number
-      /** @enum {unknown} */
-      fate: 'fixed' | 'stays' | 'leaves' | 'joins' | null
-      points: number[]
-    }
     PinWire: {
       side: components['schemas']['Side']
       /** Format: int32 */
@@ -3831,12 +3863,6 @@ export interface components {
       tighterMm: number
       /** @description Millimetres, at most three decimals. */
       looserMm: number
-    }
-    PointWire: {
-      /** Format: double */
-      x: number
-      /** Format: double */
-      y: number
     }
     PresentClaspWire: {
       name: string
@@ -4023,6 +4049,25 @@ export interface components {
       bendsBars: boolean
       /** @enum {unknown} */
       toolsIn?: 'blockAndHammer' | 'handPusher' | 'screwPress' | null
+    }
+    Shape: {
+      role: components['schemas']['PaintRole']
+      path: string
+      /** Format: double */
+      thick?: null | number
+      dashed?: boolean
+      of?: null | components['schemas']['ShapeOf']
+    }
+    ShapeOf: {
+      kind: components['schemas']['PieceKind']
+      side: components['schemas']['Side']
+      /** Format: int32 */
+      ordinal: number
+      /**
+       * Format: int32
+       * @default 1
+       */
+      count: number
     }
     /** @enum {unknown} */
     Shaping: 'bore' | 'pierce' | 'press' | 'file' | 'trim' | 'bend'
@@ -4268,12 +4313,14 @@ export interface components {
     }
     TakeInSheet: {
       marks: components['schemas']['MarkWire'][]
+      watch: components['schemas']['Picture']
       cameWith: components['schemas']['CameWithWire'][]
       photos: components['schemas']['PhotoWire'][]
       outsideCraft: components['schemas']['OutsideCraft'][]
       referred: boolean
       note: string
       proposedNote: string
+      places?: null | components['schemas']['ConditionPlace'][]
     }
     TakeInWire: {
       client: string
@@ -4461,7 +4508,7 @@ export interface components {
     /** @enum {unknown} */
     TrayAct: 'lost' | 'found' | 'scrapped' | 'fromStock' | 'toStock'
     TrayActWire: {
-      part: string
+      heap: string
       /** Format: int32 */
       count: number
       act: components['schemas']['TrayAct']
@@ -4471,6 +4518,7 @@ export interface components {
       why: string
     }
     TrayLineWire: {
+      heap: string
       part: string
       links: boolean
       /** Format: int32 */
@@ -4665,6 +4713,19 @@ export interface components {
       colour?: null | string
       caseFinish?: null | string
       caseColour?: null | string
+    }
+    Word: {
+      role: components['schemas']['PaintRole']
+      text: string
+      /** Format: double */
+      x: number
+      /** Format: double */
+      y: number
+      /** Format: double */
+      high: number
+      anchor?: components['schemas']['Anchor']
+      strong?: boolean
+      of?: null | components['schemas']['ShapeOf']
     }
     /** @enum {unknown} */
     Wording: 'words' | 'referNote' | 'closeNote' | 'observeFor' | 'heard' | 'signedBy' | 'why' | 'earlier'

@@ -1,6 +1,5 @@
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, toValue, type MaybeRefOrGetter } from 'vue'
-import { place } from './answers'
+import type { MaybeRefOrGetter } from 'vue'
+import { useCalls } from './calls'
 import { api } from './http'
 import { answered, type LoopSheet, type Variant } from './shop'
 import type { components } from './schema'
@@ -15,16 +14,13 @@ export type Worn = Schemas['WornWire']
 
 /** What is tried at Size beside the plan itself. */
 export function useSize(jobId: MaybeRefOrGetter<number>) {
-  const queries = useQueryClient()
-  const id = computed(() => toValue(jobId))
-  const path = () => ({ params: { path: { id: id.value } } })
-  const ask = <T>(what: string, call: () => Promise<T>) =>
-    useQuery({ queryKey: computed(() => ['size', what, id.value]), queryFn: call })
+  const { path, ask: asked, askAnew, put } = useCalls(jobId)
+  const ask = <T>(what: string, call: () => Promise<T>) => asked(`size ${what}`, call)
 
   /** A change that answers with the loop: drawn at once, the rest asked for anew. */
   async function reshaped(call: Promise<LoopSheet>) {
-    await place(queries, ['loop', id.value], await call)
-    await queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'loop' })
+    await put('loop', call)
+    await askAnew('loop')
   }
 
   return {
@@ -40,7 +36,7 @@ export function useSize(jobId: MaybeRefOrGetter<number>) {
       reshaped(answered(api.PUT('/api/jobs/{id}/size/way', { ...path(), body: { way } }))),
     settle: async (body: School) => {
       await answered(api.PUT('/api/jobs/{id}/size/school', { ...path(), body }))
-      await queries.invalidateQueries()
+      await askAnew()
     },
     stockLinks: () => ask('links', () => answered(api.GET('/api/jobs/{id}/size/links', path()))),
     straps: () => ask('straps', () => answered(api.GET('/api/jobs/{id}/size/straps', path()))),

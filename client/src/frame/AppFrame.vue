@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { useDoor } from '../api/door'
 import { useLive } from '../api/live'
-import JobRack from './JobRack.vue'
+import JobRack from '../shop/JobRack.vue'
 import ShopNotice from './ShopNotice.vue'
 import StaleChange from './StaleChange.vue'
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import { useDoor } from '../api/door'
-import { saidOf, titleOf } from '../api/refused'
+import { saidOf } from '../api/refused'
+import RefusedLine from '../controls/RefusedLine.vue'
 
 const { door, error: unreachable, first, signIn } = useDoor()
 const form = reactive({ initials: '', passphrase: '' })
@@ -52,9 +53,9 @@ async function goIn() {
       <v-btn color="primary" type="submit" :loading="busy">{{
         isFirst ? 'Enter the first lead' : 'Sign in'
       }}</v-btn>
-      <p v-if="error" class="refused" role="alert">{{ titleOf(error) }}</p>
+      <RefusedLine :of="error" beside-fields />
     </form>
-    <p v-else-if="unreachable" class="refused" role="alert">{{ titleOf(unreachable) }}</p>
+    <RefusedLine v-else-if="unreachable" :of="unreachable" beside-fields />
   </main>
 </template>
 

@@ -57,9 +57,4 @@ async function doMine(mine: StaleChange) {
   border: 2px solid rgb(var(--v-theme-primary));
   background: rgb(var(--v-theme-background));
 }
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
 </style>

@@ -6,19 +6,19 @@ namespace IronLoop.Core.Bench;
 /// <summary>What becomes of a plan when a part is lost, thrown away, found or replaced.</summary>
 public static class GoneParts
 {
-    /// <summary>The part of a name that is named gone: one that is left over before one that is needed.</summary>
+    /// <summary>The part of a heap that is named gone: one that is left over before one that is needed.</summary>
     /// <param name="plan">The plan.</param>
     /// <param name="now">How it stands.</param>
-    /// <param name="name">What it is called on the account.</param>
+    /// <param name="like">One of the heap.</param>
     /// <param name="place">Where it is looked for.</param>
-    /// <returns>Null when there is none of that name there.</returns>
-    public static Thing? Pick(BenchPlan plan, Stand now, string name, Place place) => now.Things
-        .Where(t => t.Place == place && TrayLine.NameOf(t) == name && !now.Holding(t.Id).Any())
+    /// <returns>Null when there is none of the heap there.</returns>
+    public static Thing? Pick(BenchPlan plan, Stand now, Thing like, Place place) => now.Things
+        .Where(t => t.Place == place && TrayLine.IsAlike(t, like) && !now.Holding(t.Id).Any())
         .OrderBy(t => plan.To.Is(t.Id, Place.Watch)).FirstOrDefault();
 
-    /// <summary>The gone part of a name that nothing stands in for yet; one that is needed first.</summary>
-    public static Thing? Missing(BenchPlan plan, Stand now, string name) => now.Things
-        .Where(t => t.Place is Place.Lost or Place.Thrown && TrayLine.NameOf(t) == name && !now.Things.Any(o => o.Instead == t.Id && o.Place != Place.Drawer))
+    /// <summary>The gone part of a heap that nothing stands in for yet; one that is needed first.</summary>
+    public static Thing? Missing(BenchPlan plan, Stand now, Thing like) => now.Things
+        .Where(t => t.Place is Place.Lost or Place.Thrown && TrayLine.IsAlike(t, like) && !now.Things.Any(o => o.Instead == t.Id && o.Place != Place.Drawer))
         .OrderBy(t => plan.To.Joints.Any(j => j.Closed && j.Parts.Contains(t.Id)) ? 0 : 1).FirstOrDefault();
 
     /// <summary>The plan when a part is gone: where it was to be bagged it is not.</summary>

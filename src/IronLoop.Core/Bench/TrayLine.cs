@@ -11,6 +11,9 @@ namespace IronLoop.Core.Bench;
 /// <param name="FromStock">How many of them came from the shop's stock and are no longer there.</param>
 public sealed record TrayLine(string What, string? Fits, IReadOnlyDictionary<Place, int> Count, int FromStock)
 {
+    /// <summary>The thing that stands for them: whichever of them is told, all alike are meant.</summary>
+    public required string Key { get; init; }
+
     /// <summary>How many are in a place.</summary>
     public int this[Place place] => Count.GetValueOrDefault(place);
 
@@ -29,13 +32,21 @@ public sealed record TrayLine(string What, string? Fits, IReadOnlyDictionary<Pla
                 .Where(g => g.Any(IsMoved))
                 .Select(g => new TrayLine(
                     g.Key.What, g.Key.Fits, g.GroupBy(t => inABand.Contains(t.Id) ? Place.Watch : t.Place).ToDictionary(p => p.Key, p => p.Count()),
-                    g.Count(t => t.Place != Place.Drawer && from.Find(t.Id)?.Place == Place.Drawer)))
+                    g.Count(t => t.Place != Place.Drawer && from.Find(t.Id)?.Place == Place.Drawer))
+                {
+                    Key = g.First().Id,
+                })
                 .OrderBy(l => l.Fits, StringComparer.Ordinal).ThenBy(l => l.What, StringComparer.Ordinal),
         ];
     }
 
+    /// <summary>Whether two things are told as one heap: of a kind, looking alike, and both of the band that comes off or neither.</summary>
+    public static bool IsAlike(Thing one, Thing other) => one.Kind == other.Kind && one.Like == other.Like && IsOfTheOld(one) == IsOfTheOld(other);
+
     /// <summary>What a thing is called on the account: of a band that comes off, with that said.</summary>
-    public static string NameOf(Thing thing) => thing.Fits == FromTheWatch.Old && thing.IsPart ? $"{thing.Plural}, old band" : thing.Plural;
+    public static string NameOf(Thing thing) => IsOfTheOld(thing) ? $"{thing.Plural}, old band" : thing.Plural;
+
+    private static bool IsOfTheOld(Thing thing) => thing.Fits == FromTheWatch.Old && thing.IsPart;
 
     /// <summary>
     /// What lies in a place, as a person counts it: a band that came off is one thing, whatever hangs on it; a clasp that was taken off
@@ -53,7 +64,7 @@ public sealed record TrayLine(string What, string? Fits, IReadOnlyDictionary<Pla
         foreach (var band in things.Where(t => t.Kind is ThingKind.Band or ThingKind.BucklePiece or ThingKind.TailPiece or ThingKind.MeshPiece or ThingKind.OnePieceBand)
             .GroupBy(t => t.Fits).OrderBy(g => g.Key, StringComparer.Ordinal))
         {
-            lines.Add(new BagLine(BandOf(band.First()), 1) { Fits = band.Key == FromTheWatch.Old ? "" : band.Key ?? "" });
+            lines.Add(new BagLine(BandOf(band.First()), 1) { Key = band.First().Id, Fits = band.Key == FromTheWatch.Old ? "" : band.Key ?? "" });
             counted.UnionWith(band.SelectMany(t => stand.Hanging(t.Id)));
         }
         foreach (var closure in things.Where(t => t.IsClosure && !counted.Contains(t.Id)).ToList())
@@ -62,13 +73,13 @@ public sealed record TrayLine(string What, string? Fits, IReadOnlyDictionary<Pla
                 .Where(t => t.Place == place && !counted.Contains(t.Id)).ToList();
             if (held.Count == 0)
                 continue;
-            lines.Insert(0, new BagLine($"{closure.Like} with {string.Join(" and ", held.GroupBy(t => t.Like).Select(g => g.First().Count(g.Count())))}", 1) { Fits = closure.Fits ?? "" });
+            lines.Insert(0, new BagLine($"{closure.Like} with {string.Join(" and ", held.GroupBy(t => t.Like).Select(g => g.First().Count(g.Count())))}", 1) { Key = closure.Id, Fits = closure.Fits ?? "" });
             counted.Add(closure.Id);
             counted.UnionWith(held.Select(t => t.Id));
         }
         lines.InsertRange(0, things.Where(t => !counted.Contains(t.Id)).GroupBy(t => (t.Fits, What: NameOf(t)))
             .OrderBy(g => g.Key.Fits == FromTheWatch.Old).ThenBy(g => g.First().Kind == ThingKind.Link ? 0 : 1).ThenBy(g => g.Key.What, StringComparer.Ordinal)
-            .Select(g => new BagLine(g.Count() == 1 ? g.Key.What.Replace(g.First().Plural, g.First().Like, StringComparison.Ordinal) : g.Key.What, g.Count()) { Fits = g.Key.Fits ?? "" }));
+            .Select(g => new BagLine(g.Count() == 1 ? g.Key.What.Replace(g.First().Plural, g.First().Like, StringComparison.Ordinal) : g.Key.What, g.Count()) { Key = g.First().Id, Fits = g.Key.Fits ?? "" }));
         return lines;
     }
 

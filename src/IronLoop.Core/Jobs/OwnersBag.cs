@@ -12,7 +12,7 @@ public static class OwnersBag
         ?
         [
             .. TrayLine.In(plan.From, now.Stand, Place.Bag).GroupBy(l => l.What)
-                .Select(g => new BagLine(g.Key, g.Sum(l => l.Count)) { Fits = FitsSaid(job, g.First().Fits) }).OrderBy(l => l.Fits.Length == 0),
+                .Select(g => new BagLine(g.Key, g.Sum(l => l.Count)) { Key = g.First().Key, Fits = FitsSaid(job, g.First().Fits) }).OrderBy(l => l.Fits.Length == 0),
         ]
         : [];
 

@@ -10,7 +10,7 @@ namespace IronLoop.Server.Host;
 /// <summary>An archive is a stranger: what it holds is read as the screens will read it, before it goes live.</summary>
 internal static class Arrivals
 {
-    public static ArrivalChecks Checks { get; } = new(WhyNotSetting, Picture.WhyNotKept, LookOver);
+    public static ArrivalChecks Checks { get; } = new(WhyNotSetting, KeptPhoto.WhyNotKept, LookOver);
 
     /// <summary>Why a setting cannot have a value; null when it can.</summary>
     public static string? WhyNotSetting(string name, string value)

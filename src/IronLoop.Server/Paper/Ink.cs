@@ -49,10 +49,10 @@ internal static class Ink
         return path.Detach();
     }
 
-    public static void Words(SKCanvas canvas, string text, float x, float y, float height, SKTextAlign align, bool strong = false)
+    public static void Words(SKCanvas canvas, string text, float x, float y, float height, SKTextAlign align, bool strong = false, SKColor? colour = null)
     {
         using var font = Font(height, strong);
-        using var ink = Fill(Black);
+        using var ink = Fill(colour ?? Black);
         canvas.DrawText(text, x, y, align, font, ink);
     }
 

@@ -42,7 +42,7 @@ internal static class JobSheet
         sheet.Write("On arrival", Sheet.Left, 9, strong: true);
         sheet.Down += 4;
         var top = sheet.Down;
-        sheet.Picture(new ConditionPicture([.. marks.Select(m => m.Place)]), Sheet.Left, 56);
+        sheet.Picture(new PaintedPicture(ConditionPicture.Of([.. marks.Select(m => m.Place)])), Sheet.Left, 56);
         var below = sheet.Down;
         sheet.Down = top + 5;
         if (marks.Count == 0)
@@ -59,11 +59,11 @@ internal static class JobSheet
         if (loop.PlannersSay is { } plan)
             sheet.Part("Plan", $"{plan} {loop.FinalFigures}");
         if (loop.Drawing is { } drawing)
-            sheet.Picture(new LoopPicture(drawing), Sheet.Left, wide, 78);
-        if (loop.LayOut is { } layOut && file.Figures.Head is { } head)
+            sheet.Picture(new PaintedPicture(drawing), Sheet.Left, wide, 78);
+        if (loop.LayOut is { } layOut)
         {
             sheet.Down += 3;
-            sheet.Picture(new LayOutPicture(layOut, head.BarToBar), Sheet.Left, wide);
+            sheet.Picture(new PaintedPicture(layOut.Drawn), Sheet.Left, wide);
             sheet.Down += 6;
         }
         if (file.Account.Done.Count + file.Bench.Left.Count > 0)

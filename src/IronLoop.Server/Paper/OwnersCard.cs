@@ -24,7 +24,7 @@ internal static class OwnersCard
         var loop = LoopSheet.Of(file);
         if (loop.Drawing is { } drawing)
         {
-            sheet.Picture(new LoopPicture(drawing), Sheet.Left, wide, 92);
+            sheet.Picture(new PaintedPicture(drawing), Sheet.Left, wide, 92);
             sheet.Down += 6;
         }
         sheet.Part("What was done", done.Done);

@@ -1,3 +1,4 @@
+using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Door;
@@ -30,9 +31,8 @@ internal static class PaperEndpoints
             using var work = shop.Look();
             return Results.File(BagLabel.Of(work, TheJob.Read(work, id), clock).Pdf(), "application/pdf", $"label-{id}.pdf");
         });
-        paper.MapGet("/loop.svg", (long id, OpenShop shop) => Picture(id, shop, "loop", (_, loop) => loop.Drawing is { } drawing ? new LoopPicture(drawing) : null));
-        paper.MapGet("/lay-out.svg", (long id, OpenShop shop) => Picture(id, shop, "lay-out", (file, loop) =>
-            loop.LayOut is { } layOut && file.Figures.Head is { } head ? new LayOutPicture(layOut, head.BarToBar) : null));
+        paper.MapGet("/loop.svg", (long id, OpenShop shop) => Drawn(id, shop, "loop", loop => loop.Drawing));
+        paper.MapGet("/lay-out.svg", (long id, OpenShop shop) => Drawn(id, shop, "lay-out", loop => loop.LayOut?.Drawn));
     }
 
     private static IResult Of(long id, OpenShop shop, string paper, Func<ShopWork, JobSnapshot, PaperSize, byte[]> draw, string name)
@@ -44,11 +44,11 @@ internal static class PaperEndpoints
         return Results.File(draw(work, TheJob.Read(work, id), size), "application/pdf", $"{name}-{id}.pdf");
     }
 
-    private static IResult Picture(long id, OpenShop shop, string name, Func<JobSnapshot, LoopSheet, IPicture?> pictureOf)
+    private static IResult Drawn(long id, OpenShop shop, string name, Func<LoopSheet, Picture?> pictureOf)
     {
         using var work = shop.Look();
-        var file = TheJob.Read(work, id);
-        var picture = pictureOf(file, LoopSheet.Of(file)) ?? throw RefusedException.Conflict($"There is no drawing of job {id} yet. {LoopSheet.Of(file).Says}");
-        return Results.File(Pictures.Svg(picture), "image/svg+xml", $"{name}-{id}.svg");
+        var loop = LoopSheet.Of(TheJob.Read(work, id));
+        var picture = pictureOf(loop) ?? throw RefusedException.Conflict($"There is no drawing of job {id} yet. {loop.Says}");
+        return Results.File(Pictures.Svg(new PaintedPicture(picture)), "image/svg+xml", $"{name}-{id}.svg");
     }
 }

@@ -49,7 +49,8 @@ internal static class ComeOver
         // Of what was lost or thrown away there were as many as the round of its line says.
         foreach (var (part, place) in history.Where(d => d.Row == StepRow.Tray).SelectMany(d => Enumerable.Repeat((d.Says, d.Skipped == "Lost" ? Place.Lost : Place.Thrown), d.Round)))
         {
-            if (GoneParts.Pick(plan, worked.Stand, part, Place.Tray) is not { } thing)
+            // An account of that version names a part by what it was called.
+            if (worked.Stand.Things.FirstOrDefault(t => TrayLine.NameOf(t) == part) is not { } like || GoneParts.Pick(plan, worked.Stand, like, Place.Tray) is not { } thing)
                 continue;
             worked.Do(new Act.Move(thing.Id, [], place));
             acts.Add(new Act.Move(thing.Id, [], place));

@@ -1,14 +1,22 @@
 using System.Text.Json.Serialization;
 using IronLoop.Core.HandOver;
 using IronLoop.Core.Jobs;
+using IronLoop.Core.Tray;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Stations;
 
 /// <summary>A kind of part in the owner’s bag.</summary>
+/// <param name="Key">By what it is counted; empty once the bag is closed.</param>
 /// <param name="Fits">The band it fits; empty where it fits none.</param>
 [method: JsonConstructor]
-internal readonly record struct BagLineWire(string What, int Count, string Fits);
+internal readonly record struct BagLineWire(string Key, string What, int Count, string Fits)
+{
+    public static BagLineWire Of(BagLine line) => new(line.Key, line.What, line.Count, line.Fits);
+}
+
+/// <summary>A line of what is packed, and by what it is ticked.</summary>
+internal sealed record PackedWire(string Key, string Says);
 
 /// <summary>What the hand-over shows.</summary>
 /// <param name="Advice">What the owner is told.</param>
@@ -18,7 +26,7 @@ internal readonly record struct BagLineWire(string What, int Count, string Fits)
 /// <param name="Price">The price in cents.</param>
 /// <param name="BackFrom">The earlier job this one is a return visit of.</param>
 internal sealed record HandOverSheet(
-    string Done, string Figures, IReadOnlyList<BagLineWire> Bag, bool Ready, bool Closed, IReadOnlyList<string> Advice, IReadOnlyList<string> Packed,
+    string Done, string Figures, IReadOnlyList<BagLineWire> Bag, bool Ready, bool Closed, IReadOnlyList<string> Advice, IReadOnlyList<PackedWire> Packed,
     HowItGoesBack? GoesBack, DateOnly? ObserveOn, string ObserveFor, long? Price, string Note, string By, long? BackFrom)
 {
     public static HandOverSheet Of(ShopWork work, JobSnapshot file)
@@ -27,8 +35,8 @@ internal sealed record HandOverSheet(
         var bag = closed ? Bags.Of(work, file.Job.Id) : OwnersBag.Of(file);
         var how = HandOvers.Of(work, file.Job.Id);
         return new HandOverSheet(
-            WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures, [.. bag.Select(l => new BagLineWire(l.What, l.Count, l.Fits))],
-            file.Progress.Done(Station.Bench) && !closed, closed, Closing.AdviceFor(file, bag), Closing.Packed(work, file, bag),
+            WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures, [.. bag.Select(BagLineWire.Of)],
+            file.Progress.Done(Station.Bench) && !closed, closed, Closing.AdviceFor(file, bag), [.. Closing.Packed(work, file, bag).Select(l => new PackedWire(l.Key, l.Says))],
             how.GoesBack, how.ObserveOn, how.ObserveFor, file.Job.PriceCents, how.Note, how.By, how.BackFrom);
     }
 }

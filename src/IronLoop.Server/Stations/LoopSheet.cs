@@ -10,138 +10,6 @@ using IronLoop.Server.Contract;
 
 namespace IronLoop.Server.Stations;
 
-internal sealed record PointWire(double X, double Y)
-{
-    public static PointWire Of(DrawnPoint point) => new(Math.Round(point.X, 2), Math.Round(point.Y, 2));
-}
-
-/// <summary>A piece of the band round the wrist; its points are x, y, x, y… in millimetres, y upward.</summary>
-internal sealed record PieceWire(PieceKind Kind, Side Side, int Ordinal, LinkFate? Fate, IReadOnlyList<double> Points);
-
-/// <summary>Neighbouring links that leave, and where the loop closes over them.</summary>
-/// <param name="First">The one nearest the case, counted from there, 0 first.</param>
-internal sealed record LeavingWire(Side Side, int First, int Count, PointWire At);
-
-/// <summary>The loop to scale, in millimetres round the wrist's centre.</summary>
-internal sealed record DrawingWire(
-    double HalfWidthMm,
-    double HalfDepthMm,
-    Length BarToBarMm,
-    Length BarRiseMm,
-    Length? LugToLugMm,
-    bool HeadAssumed,
-    bool BandChosen,
-    bool Tried,
-    Length ThicknessMm,
-    IReadOnlyList<PieceWire> Pieces,
-    PointWire Lowest,
-    PointWire ClaspCentre)
-{
-    /// <summary>Where links leave.</summary>
-    public IReadOnlyList<LeavingWire> Leaving { get; init; } = [];
-}
-
-/// <summary>A link where it lies.</summary>
-/// <param name="Mark">The letter that tells it from others of its pitch; empty where nothing does.</param>
-/// <param name="Pinned">Whether the fitter said never to take it.</param>
-/// <param name="OneSided">Whether it goes on its own side only.</param>
-internal sealed record PlacedLinkWire(Length PitchMm, LinkFate Fate, string Mark, bool Pinned, bool OneSided)
-{
-    public static PlacedLinkWire Of(PlacedLink link, bool pinned = false) =>
-        new(link.Pitch, link.Fate, link.Mark == '\0' ? "" : link.Mark.ToString(), pinned, link.OneSided);
-}
-
-/// <summary>A loose link to put in.</summary>
-/// <param name="Mark">The letter that tells it from others of its pitch; empty where nothing does.</param>
-/// <param name="OneSided">Whether it goes on its own side only.</param>
-internal sealed record LooseLinkWire(Length PitchMm, string Mark = "", bool OneSided = false)
-{
-    public PlacedLink ToJoin() => new(PitchMm, LinkFate.Joins) { Mark = Mark is [var mark] ? mark : '\0', OneSided = OneSided };
-}
-
-/// <summary>A side's last link, freed at the clasp's joint or not.</summary>
-/// <param name="CanBeFreed">Whether it looks fixed, so that it may come free at the clasp.</param>
-/// <param name="EndPieceMm">What stays with the clasp; null while it is not freed.</param>
-internal sealed record AtTheClaspWire(bool CanBeFreed, Length? EndPieceMm);
-
-internal sealed record LayOutClaspWire(string Name, Length TwelveMm, Length SixMm, Length MicroMm, Side MicroSide, int Positions, int Position, int PositionNow);
-
-internal sealed record LayOutStrapWire(Length BucklePieceMm, Length TailMm, IReadOnlyList<Length> HolesMm, int Hole, Length PastBuckleMm, bool KeepersHold)
-{
-    /// <summary>The keepers' edges on the tail, from its lug end, in pairs; none for what has no keepers.</summary>
-    public IReadOnlyList<Length> KeepersMm { get; init; } = [];
-}
-
-/// <summary>The band opened flat: rows from case to clasp.</summary>
-internal sealed record LayOutWire(
-    IReadOnlyList<PlacedLinkWire> Twelve,
-    IReadOnlyList<PlacedLinkWire> Six,
-    IReadOnlyList<PlacedLinkWire> Spares,
-    LayOutClaspWire? Clasp,
-    LayOutStrapWire? Strap)
-{
-    /// <summary>Joints opened on the 12 side, numbered from the case; the last is at the clasp.</summary>
-    public IReadOnlyList<int> TwelveJoints { get; init; } = [];
-
-    /// <summary>The same on the 6 side.</summary>
-    public IReadOnlyList<int> SixJoints { get; init; } = [];
-
-    /// <summary>The 12 side's link beside the clasp.</summary>
-    public AtTheClaspWire? TwelveAtTheClasp { get; init; }
-
-    /// <summary>The 6 side's.</summary>
-    public AtTheClaspWire? SixAtTheClasp { get; init; }
-}
-
-internal sealed record RulerWire(decimal Mm, decimal? FromMm, decimal? ToMm, bool Inside, string Text, string Inches)
-{
-    public static RulerWire Of(Ruler ruler) =>
-        new(ruler.Millimetres, ruler.From, ruler.To, ruler.Inside, ruler.Text, ruler.Inches);
-}
-
-/// <summary>One side by hand, as the size call takes it.</summary>
-/// <param name="Out">Places of the links that are out, counted from the case, 0 first.</param>
-/// <param name="In">The links put in at the clasp.</param>
-internal sealed record PlanSideWire(IReadOnlyList<int> Out, IReadOnlyList<LooseLinkWire> In)
-{
-    public static PlanSideWire Of(IReadOnlyList<PlacedLink> row) => new(
-        [.. Enumerable.Range(0, row.Count).Where(i => row[i].Fate == LinkFate.Leaves)],
-        [.. row.Where(l => l.Fate == LinkFate.Joins).Select(l => new LooseLinkWire(l.Pitch, l.Mark == '\0' ? "" : l.Mark.ToString(), l.OneSided))]);
-}
-
-/// <summary>A plan beside the recommended one, and what it trades.</summary>
-internal sealed record AlternativeWire(
-    PlanSideWire Twelve, PlanSideWire Six, int Position, string Does, string Trades, Length LengthMm, decimal OffCentreMm, Length TighterMm, Length LooserMm, int LinksMoved);
-
-/// <summary>All lengths that can be made near what is wanted, and the wrists that can be served.</summary>
-/// <param name="Lengths">With the clasp in its place, in millimetres, shortest first.</param>
-/// <param name="OffItsPlace">What can be made only with the clasp further off than is wanted; none of a band with holes.</param>
-/// <param name="BelowMm">The nearest below, when none can be worn.</param>
-/// <param name="AboveMm">The nearest above.</param>
-/// <param name="SmallestWristMm">The smallest wrist it serves; null when that is beyond what is gauged.</param>
-internal sealed record ReachHere(
-    IReadOnlyList<decimal> Lengths, IReadOnlyList<decimal> OffItsPlace, Length? ShortestMm, Length? LongestMm, Length? LargestGapMm, Length? BelowMm, Length? AboveMm, Length TargetMm, Length WindowMm,
-    Length? SmallestWristMm, Length? LargestWristMm);
-
-/// <summary>A hot or a cold day.</summary>
-internal sealed record DayWire(Length WantedMm, int Position, Length LengthMm, bool Covered);
-
-/// <summary>Hot and cold days, with the micro-adjust or the holes alone.</summary>
-internal sealed record DaysWire(DayWire Hot, DayWire Cold, bool BothCovered, string Says)
-{
-    public static DaysWire Of(HotAndCold days, Func<int, string> said) => new(Of(days.Hot), Of(days.Cold), days.BothCovered, days.Says(said));
-
-    private static DayWire Of(Day day) => new(day.Wanted, day.Position, day.Length, day.IsCovered);
-}
-
-/// <summary>Which way the head leans.</summary>
-internal sealed record LeanWire(double Degrees, Side? Toward, string Says);
-
-internal sealed record RulersWire(RulerWire Ease, Temper Temper, RulerWire OffCentre, RulerWire Tighter, RulerWire Looser);
-
-/// <summary>What the loop comes to.</summary>
-internal sealed record LoopFiguresWire(Length LengthMm, Length TargetMm, double NeededMm, double SigmaMm, int ChancePercent, int LinksMoved, Length MisfitMm, decimal TroubleMm);
-
 /// <summary>The loop, the lay-out and the rulers of a job, as far as it is known.</summary>
 /// <param name="Says">What is known and what is next, or why nothing is drawn.</param>
 /// <param name="Notice">What the fitter must know before going on; null when nothing.</param>
@@ -152,7 +20,7 @@ internal sealed record LoopSheet(
     string? Notice,
     bool IsPlanned,
     string? PlannersSay,
-    DrawingWire? Drawing,
+    Picture? Drawing,
     LayOutWire? LayOut,
     RulersWire? Rulers,
     LoopFiguresWire? Figures)
@@ -241,17 +109,12 @@ internal sealed record LoopSheet(
             isPlanned,
             answer.Says,
             Draw(file, head, Sizing.Draw(file.Figures, band, arrangement), arrangement),
-            new LayOutWire(
-                Row(file, arrangement, Side.Twelve),
-                Row(file, arrangement, Side.Six),
-                [.. SparesLeft(band, arrangement)],
-                new LayOutClaspWire(
+            LayOutWire.Of(Lay(file, head, arrangement, clasp)) with
+            {
+                Spares = [.. SparesLeft(band, arrangement)],
+                Clasp = new LayOutClaspWire(
                     band.ClaspName, clasp.Twelve, clasp.Six, clasp.Tighter(arrangement.Position), clasp.MicroSide, clasp.Positions,
                     arrangement.Position, clasp.Position),
-                null)
-            {
-                TwelveJoints = arrangement.JointsOpened(Side.Twelve),
-                SixJoints = arrangement.JointsOpened(Side.Six),
                 TwelveAtTheClasp = AtTheClasp(file, Side.Twelve),
                 SixAtTheClasp = AtTheClasp(file, Side.Six),
             },
@@ -321,15 +184,12 @@ internal sealed record LoopSheet(
             isPlanned,
             $"{Capital(strap.Said(best.Hole))} is nearest: {Left(strap, best)}{tail}.",
             Draw(file, head, Sizing.Draw(file.Figures, band, fit), null),
-            new LayOutWire(
-                [], [], [], null,
-                new LayOutStrapWire(
+            LayOutWire.Of(Lay(head, band, strap, fit)) with
+            {
+                Strap = new LayOutStrapWire(
                     file.Band?.Strap?.BucklePiece ?? strap.Tightest.Half(), TailOf(band, strap), HolesOf(band, strap), fit.Hole, fit.PastBuckle,
-                    fit.KeepersHold)
-                {
-                    KeepersMm = band.Strap is { } pieces
-                        ? [.. TwoPieceStrap.Keepers.SelectMany(k => new[] { pieces.HoleAt(fit.Hole) + k.From, pieces.HoleAt(fit.Hole) + k.To })] : [],
-                }),
+                    fit.KeepersHold),
+            },
             Draw(FitRulers.Of(fit, strap, need.Needed, wear)),
             new LoopFiguresWire(
                 fit.Length, target.Length, Math.Round(need.Needed, 2), Math.Round(need.Sigma, 2),
@@ -372,34 +232,33 @@ internal sealed record LoopSheet(
         return notices.Count == 0 ? null : string.Join(' ', notices);
     }
 
-    private static DrawingWire? Draw(JobSnapshot file, Head head, LoopDrawing? drawing, Arrangement? arrangement) => drawing is null ? null : new DrawingWire(
-        Math.Round(drawing.Wrist.HalfWidth, 2),
-        Math.Round(drawing.Wrist.HalfDepth, 2),
-        head.BarToBar,
-        head.BarRise,
-        file.Figures.LugToLug,
-        file.Figures.Assumed.BarToBar || file.Figures.Assumed.BarRise,
-        file.Band is not null,
-        file.Job.BandId != file.Stock?.Id,
-        file.Band?.Thickness ?? 2 * file.PivotHeight,
-        [.. drawing.Pieces.Select(p => new PieceWire(
-            p.Piece.Kind,
-            p.Piece.Side,
-            p.Piece.Ordinal,
-            p.Piece.Kind == PieceKind.Link ? arrangement?.On(p.Piece.Side)[p.Piece.Ordinal].Fate : null,
-            [.. p.Points.SelectMany(q => new[] { Math.Round(q.X, 2), Math.Round(q.Y, 2) })]))],
-        PointWire.Of(drawing.Lowest),
-        PointWire.Of(drawing.ClaspCentre))
+    private static Picture? Draw(JobSnapshot file, Head head, LoopDrawing? drawing, Arrangement? arrangement) => drawing is null ? null
+        : LoopPicture.Of(drawing, new LoopLook(head, file.Figures.LugToLug, file.Band?.Thickness ?? 2 * file.PivotHeight)
+        {
+            HeadAssumed = file.Figures.Assumed.BarToBar || file.Figures.Assumed.BarRise,
+            BandChosen = file.Band is not null,
+            Tried = file.Job.BandId != file.Stock?.Id,
+            Arrangement = file.Band?.Links is null ? null : arrangement,
+        });
+
+    private static LayOut Lay(JobSnapshot file, Head head, Arrangement arrangement, BraceletClasp clasp) => new(arrangement.Twelve, arrangement.Six, head.BarToBar)
     {
-        Leaving = arrangement is null || file.Band?.Links is null
-            ? [] : [.. drawing.WhereLinksLeave(arrangement).Select(r => new LeavingWire(r.Side, r.First, r.Count, PointWire.Of(r.At)))],
+        Pinned = file.Marks.Pinned,
+        Clasp = new LaidClasp(clasp.Twelve, clasp.Six, clasp.Tighter(arrangement.Position), clasp.MicroSide, clasp.Positions, arrangement.Position),
+        TwelveJoints = arrangement.JointsOpened(Side.Twelve),
+        SixJoints = arrangement.JointsOpened(Side.Six),
+    };
+
+    private static LayOut Lay(Head head, Band band, HoledBand strap, StrapFit fit) => new([], [], head.BarToBar)
+    {
+        Strap = new LaidStrap(
+            band.Strap?.BucklePiece ?? strap.Tightest.Half(), TailOf(band, strap), HolesOf(band, strap), fit.Hole,
+            band.Strap is { } pieces ? [.. TwoPieceStrap.Keepers.Select(k => (pieces.HoleAt(fit.Hole) + k.From, pieces.HoleAt(fit.Hole) + k.To))] : [],
+            fit.KeepersHold),
     };
 
     private static RulersWire Draw(FitRulers rulers) => new(
         RulerWire.Of(rulers.Ease), rulers.Temper, RulerWire.Of(rulers.OffCentre), RulerWire.Of(rulers.Tighter), RulerWire.Of(rulers.Looser));
-
-    private static PlacedLinkWire[] Row(JobSnapshot file, Arrangement arrangement, Side side) =>
-        [.. arrangement.On(side).Select((l, i) => PlacedLinkWire.Of(l, l.Fate != LinkFate.Joins && file.Marks.Pinned.Contains((side, i))))];
 
     private static AtTheClaspWire AtTheClasp(JobSnapshot file, Side side) => new(
         LinkMarks.WhyNotFreed(file.Chosen?.Unmarked.Links?.On(side) ?? [], side, Length.Zero) is null,

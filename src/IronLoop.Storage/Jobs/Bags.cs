@@ -15,6 +15,6 @@ public static class Bags
 
     /// <summary>What a job's bag holds.</summary>
     public static IReadOnlyList<BagLine> Of(ShopWork work, long jobId) =>
-        work.Query("SELECT what, count, fits FROM bag_line WHERE job_id = $id ORDER BY fits = '', (what LIKE 'links%') DESC, what",
+        work.Query("SELECT what, count, fits FROM bag_line WHERE job_id = $id ORDER BY rowid",
             row => new BagLine(row.Text("what"), row.Count("count")) { Fits = row.Text("fits") }, ("$id", jobId));
 }

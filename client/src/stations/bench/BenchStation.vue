@@ -1,33 +1,33 @@
 <script setup lang="ts">
 import { useEventListener, useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
-import { useBench, type BenchPlace, type BenchSheet } from '../../api/bench'
+import { useBench, type BenchSheet } from '../../api/bench'
 import { wholeOf } from '../../api/refused'
-import type { Job, LoopSheet } from '../../api/shop'
 import { useTools } from '../../api/tools'
-import PartTabs from '../../frame/PartTabs.vue'
-import ReferralForm from '../take-in/ReferralForm.vue'
-import { useActing } from './acting'
-import CamePart from './CamePart.vue'
+import { useJobHere } from '../../job/here'
+import PartTabs from '../../controls/PartTabs.vue'
+import ReferralForm from '../ReferralForm.vue'
+import { useActing } from '../../controls/acting'
+import CamePart from '../CamePart.vue'
 import JointsPart from './JointsPart.vue'
 import JudgePart from './JudgePart.vue'
 import { isAnswer, isForward, pedalKey } from './pedal'
 import LentPart from './LentPart.vue'
 import OpenPart from './OpenPart.vue'
-import NotesPart from './NotesPart.vue'
+import NotesPart from '../NotesPart.vue'
 import StepPart from './StepPart.vue'
 import StepsPart from './StepsPart.vue'
 import ToolsPart from './ToolsPart.vue'
 import TrayPart from './TrayPart.vue'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
-const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
-const emit = defineEmits<{ mark: [place: BenchPlace | null] }>()
-const bench = useBench(() => props.job.id)
+const { id, job, marked } = useJobHere()
+const bench = useBench(id)
 const { add } = useTools()
 const sheet = computed(() => bench.sheet.data.value)
-const open = computed(() => props.job.may.setUpBench.ok)
+const open = computed(() => job.value.may.setUpBench.ok)
 const next = computed(() => sheet.value?.steps.find((s) => s.next))
-watch(next, (now) => emit('mark', now?.where ?? null), { immediate: true })
+watch(next, (now) => (marked.value = now?.where ?? null), { immediate: true })
 
 type Part = 'step' | 'steps' | 'tray' | 'tools' | 'stop'
 const parts = [
@@ -97,7 +97,7 @@ onMounted(() => {
   <template v-if="sheet && (job.planAgreed || sheet.toGauge)">
     <PartTabs :parts="parts" label="The bench" :open="part" @open="part = $event" />
     <template v-if="part === 'step'">
-      <p v-if="sheet.trouble" class="refused" role="alert">{{ sheet.trouble }}</p>
+      <RefusedLine :of="sheet.trouble" />
       <OpenPart v-if="!job.planAgreed" :job="job" :sheet="sheet" :open="open" />
       <p v-if="open && sheet.onceIsEnough" data-testid="once">
         It will be right the first time with a chance of

@@ -3,7 +3,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { ref } from 'vue'
 import { useBench, type BenchSheet } from '../../api/bench'
 import { saidOf, wholeOf } from '../../api/refused'
-import { asMoment } from '../../frame/days'
+import { asMoment } from '../../controls/days'
 import SignaturePad from './SignaturePad.vue'
 
 const props = defineProps<{ jobId: number; consent: NonNullable<BenchSheet['consent']> }>()
@@ -56,10 +56,5 @@ form {
   display: flex;
   flex-direction: column;
   gap: 6px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 </style>

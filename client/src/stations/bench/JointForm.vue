@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useBench, type BenchSheet, type JointLook } from '../../api/bench'
-import { saidOf, wholeOf } from '../../api/refused'
-import FastenerPicture from '../joints/FastenerPicture.vue'
-import { useKept } from './kept'
+import { saidOf } from '../../api/refused'
+import FastenerPicture from '../FastenerPicture.vue'
+import { useKept } from '../kept'
 import { fasteners as names, groups } from './words'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
 const props = defineProps<{
   jobId: number
@@ -60,7 +61,7 @@ const { typed, error, keep } = useKept(() => props.look, found)
           />
         </div>
       </template>
-      <p v-if="wholeOf(error)" class="refused" role="alert">{{ wholeOf(error) }}</p>
+      <RefusedLine :of="error" />
       <v-btn v-if="open && !asked" type="submit" variant="outlined">Keep</v-btn>
     </fieldset>
   </form>
@@ -102,12 +103,6 @@ input[type='checkbox'] {
 }
 .choice .quiet {
   display: block;
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 10px;
-  width: 100%;
 }
 .row .v-text-field {
   flex: 1 1 110px;

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useBench, type BenchSheet } from '../../api/bench'
-import { wholeOf } from '../../api/refused'
-import { useActing } from './acting'
+import { useActing } from '../../controls/acting'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
-const props = defineProps<{ jobId: number; cameOut: string[]; gone: BenchSheet['gone'] }>()
+const props = defineProps<{ jobId: number; cameOut: BenchSheet['cameOut']; gone: BenchSheet['gone'] }>()
 const { part } = useBench(() => props.jobId)
 const { busy, error, act } = useActing()
 const verdicts = [
@@ -12,30 +12,30 @@ const verdicts = [
   { title: 'lost', act: 'lost' },
 ] as const
 /** Good needs no word; of the others one less lies in the tray, and another has to take its place. */
-const judge = (what: string, verdict: (typeof verdicts)[number]) =>
-  act(() => part({ part: what, count: 1, act: verdict.act, partId: null, why: verdict.title }))
-const instead = (what: string, partId: number | null) =>
-  act(() => part({ part: what, count: 1, act: 'fromStock', partId, why: '' }))
+const judge = (heap: string, verdict: (typeof verdicts)[number]) =>
+  act(() => part({ heap, count: 1, act: verdict.act, partId: null, why: verdict.title }))
+const instead = (heap: string, partId: number | null) =>
+  act(() => part({ heap, count: 1, act: 'fromStock', partId, why: '' }))
 </script>
 
 <template>
-  <div v-for="what in cameOut" :key="what" class="judge" role="group" :aria-label="`Of the ${what}, one is`">
-    <span class="quiet">Of the {{ what }} just out, one is</span>
+  <div v-for="c in cameOut" :key="c.heap" class="judge" role="group" :aria-label="`Of the ${c.part}, one is`">
+    <span class="quiet">Of the {{ c.part }} just out, one is</span>
     <button
       v-for="v in verdicts"
       :key="v.title"
       type="button"
       class="plain"
       :disabled="busy"
-      :data-judge="`${what}-${v.title}`"
-      @click="judge(what, v)"
+      :data-judge="`${c.part}-${v.title}`"
+      @click="judge(c.heap, v)"
     >
       {{ v.title }}
     </button>
   </div>
   <div
     v-for="g in gone"
-    :key="`gone-${g.part}`"
+    :key="`gone-${g.heap}`"
     role="group"
     :aria-label="`In place of one of the ${g.part}`"
   >
@@ -48,15 +48,15 @@ const instead = (what: string, partId: number | null) =>
         size="small"
         :disabled="busy"
         :data-instead="o.article"
-        @click="instead(g.part, o.partId)"
+        @click="instead(g.heap, o.partId)"
         >{{ o.article }}, {{ o.drawer }}{{ o.ofSize ? '' : `: ${o.measured}` }}</v-btn
       >
-      <v-btn variant="text" size="small" :disabled="busy" @click="instead(g.part, null)"
+      <v-btn variant="text" size="small" :disabled="busy" @click="instead(g.heap, null)"
         >one from the bench box, not counted</v-btn
       >
     </p>
   </div>
-  <p v-if="wholeOf(error)" class="refused" role="alert">{{ wholeOf(error) }}</p>
+  <RefusedLine :of="error" />
 </template>
 
 <style scoped>

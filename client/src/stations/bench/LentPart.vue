@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { reactive } from 'vue'
 import { useBench, type BenchSheet } from '../../api/bench'
-import { wholeOf } from '../../api/refused'
-import { useActing } from './acting'
+import { useActing } from '../../controls/acting'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
 /** What the shop lends for the work, such as fitting pins: fetched before the first joint, back in its drawer at the end. */
 const props = defineProps<{ jobId: number; lent: BenchSheet['lent']; open: boolean }>()
@@ -58,7 +58,7 @@ const drop = (at: number) => act(() => lend(props.lent.filter((_, i) => i !== at
         >Lend</v-btn
       >
     </form>
-    <p v-if="wholeOf(error)" class="refused" role="alert">{{ wholeOf(error) }}</p>
+    <RefusedLine :of="error" />
   </section>
 </template>
 

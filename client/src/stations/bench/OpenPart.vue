@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { useBench, type BenchSheet, type JointGroup } from '../../api/bench'
-import { wholeOf } from '../../api/refused'
 import type { Job } from '../../api/shop'
-import { nameOf, pathOf } from '../stations'
-import FigureLines from '../gauge/FigureLines.vue'
+import { nameOf, pathOf } from '../../job/stations'
+import FigureLines from '../FigureLines.vue'
 import JointsPart from './JointsPart.vue'
 import { openable } from './words'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
 /** What can be gauged only when it is open: chosen, opened, gauged, and kept in the tray until the rest is agreed. */
 const props = defineProps<{ job: Job; sheet: BenchSheet; open: boolean }>()
@@ -56,7 +56,7 @@ async function choose() {
           {{ openable[g] }}
         </label>
       </fieldset>
-      <p v-if="wholeOf(error)" class="refused" role="alert">{{ wholeOf(error) }}</p>
+      <RefusedLine :of="error" />
     </form>
   </section>
 </template>

@@ -5,6 +5,7 @@ import HandPicture from './HandPicture.vue'
 import ConsentPart from './ConsentPart.vue'
 import TryOnPart from './TryOnPart.vue'
 import { rows } from './words'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
 const props = defineProps<{
   jobId: number
@@ -91,7 +92,8 @@ const isTryOn = computed(() => next.value?.row === 'tryOn')
       <TryOnPart v-if="open" :key="next.key" :job-id="jobId" :closes="sheet.closes ?? null" />
     </template>
     <div v-if="open" class="acts main">
-      <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
+      <!-- What a step waits for stands above already. -->
+      <RefusedLine v-if="refusal && !(next.waits && refusal.includes(next.waits))" :of="refusal" />
       <p v-else-if="isTryOn && stopped" class="refused" role="alert">
         Say how it was: Enter when as planned, what was found above, or why it was not tried.
       </p>
@@ -137,7 +139,7 @@ const isTryOn = computed(() => next.value?.row === 'tryOn')
   </section>
   <template v-else>
     <p v-if="!sheet.toGauge" class="what">Every step is done.</p>
-    <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
+    <RefusedLine :of="refusal" />
     <div v-if="open && anyDone" class="acts">
       <v-btn variant="outlined" :disabled="busy" @click="emit('back')">Back</v-btn>
     </div>
@@ -176,12 +178,6 @@ dt {
   align-items: center;
   text-decoration: underline;
   cursor: pointer;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 10px;
 }
 .acts.main {
   position: sticky;

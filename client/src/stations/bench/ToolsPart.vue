@@ -3,7 +3,7 @@ import { ref } from 'vue'
 import { useBench, type BenchSheet } from '../../api/bench'
 import { wholeOf } from '../../api/refused'
 import { useTools } from '../../api/tools'
-import { useKept } from './kept'
+import { useKept } from '../kept'
 import { pedalKey } from './pedal'
 import { grips, insertions, microSchools, runSchools, toolFamilies, tryOnSchools } from './words'
 
@@ -132,12 +132,6 @@ legend {
 input[type='checkbox'] {
   width: 22px;
   height: 22px;
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 10px;
-  width: 100%;
 }
 kbd {
   font-family: var(--figure);

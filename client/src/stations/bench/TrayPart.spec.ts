@@ -16,6 +16,7 @@ vi.mock('../../api/bench', () => ({
 }))
 
 const line = (part: string, counts: object = {}) => ({
+  heap: `one of the ${part}`,
   part,
   links: false,
   watch: 10,
@@ -50,11 +51,11 @@ describe('the tray', () => {
 
   it('puts a loss on account with a word on it', async () => {
     const tray = show([line('split pins', { tray: 3 })])
-    await tray.find('[name=trayPart]').setValue('split pins')
+    await tray.find('[name=trayPart]').setValue('one of the split pins')
     await tray.find('[name=trayWhy]').setValue('rolled off')
     await tray.find('form').trigger('submit')
     expect(told.part).toHaveBeenCalledWith({
-      part: 'split pins',
+      heap: 'one of the split pins',
       count: 1,
       act: 'lost',
       partId: null,
@@ -65,7 +66,7 @@ describe('the tray', () => {
   it('asks which in stock only where one comes from there or goes back', async () => {
     const tray = show([line('split pins')])
     expect(tray.find('[name=trayStock]').exists()).toBe(false)
-    await tray.find('[name=trayPart]').setValue('split pins')
+    await tray.find('[name=trayPart]').setValue('one of the split pins')
     await tray.find('[name=trayAct]').setValue('fromStock')
     expect(tray.find('[name=trayStock]').text()).toContain('PN-10-18: Friction pin, 1 mm (4 free)')
     await tray.find('[name=trayStock]').setValue(19)
@@ -77,7 +78,7 @@ describe('the tray', () => {
   it('says why something cannot be', async () => {
     told.part.mockRejectedValue(new RefusedError({ title: 'tubes: 1 wanted, 0 there.' }, 409))
     const tray = show([line('tubes')])
-    await tray.find('[name=trayPart]').setValue('tubes')
+    await tray.find('[name=trayPart]').setValue('one of the tubes')
     await tray.find('form').trigger('submit')
     await flushPromises()
     expect(tray.find('[role=alert]').text()).toContain('1 wanted, 0 there')

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import { useBench, type BenchSheet, type TrayAct } from '../../api/bench'
-import { wholeOf } from '../../api/refused'
 import { trayActs } from './words'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
 const props = defineProps<{ jobId: number; sheet: BenchSheet; open: boolean }>()
 const bench = useBench(() => props.jobId)
-const typed = reactive({ part: '', count: 1, act: 'lost' as TrayAct, partId: null as number | null, why: '' })
+const typed = reactive({ heap: '', count: 1, act: 'lost' as TrayAct, partId: null as number | null, why: '' })
 const fromStock = computed(() => typed.act === 'fromStock' || typed.act === 'toStock')
 const error = ref<unknown>(null)
 async function say() {
@@ -34,7 +34,7 @@ const most = 12
       </tr>
     </thead>
     <tbody>
-      <tr v-for="line in sheet.tray" :key="line.part" :data-part="line.part">
+      <tr v-for="line in sheet.tray" :key="line.heap" :data-part="line.part">
         <th scope="row">{{ line.part }}</th>
         <td class="figure">{{ line.watch }}</td>
         <td class="figure tray">
@@ -61,9 +61,9 @@ const most = 12
         name="trayCount"
         aria-label="How many"
       />
-      <select v-model="typed.part" class="plain-field" name="trayPart" aria-label="Part">
+      <select v-model="typed.heap" class="plain-field" name="trayPart" aria-label="Part">
         <option value="" disabled>of which part</option>
-        <option v-for="line in sheet.tray" :key="line.part" :value="line.part">{{ line.part }}</option>
+        <option v-for="line in sheet.tray" :key="line.heap" :value="line.heap">{{ line.part }}</option>
       </select>
       <select v-model="typed.act" class="plain-field" name="trayAct" aria-label="What happened">
         <option v-for="a in trayActs" :key="a.value" :value="a.value">{{ a.title }}</option>
@@ -90,9 +90,9 @@ const most = 12
         aria-label="A word on it"
         autocomplete="off"
       />
-      <v-btn type="submit" variant="outlined" :disabled="typed.part === ''">Put it on account</v-btn>
+      <v-btn type="submit" variant="outlined" :disabled="typed.heap === ''">Put it on account</v-btn>
     </div>
-    <p v-if="wholeOf(error)" class="refused" role="alert">{{ wholeOf(error) }}</p>
+    <RefusedLine :of="error" />
   </form>
 </template>
 
@@ -140,11 +140,6 @@ form {
   gap: 8px;
   border-top: 1px solid rgb(var(--v-theme-on-surface));
   padding-top: 8px;
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 input[type='number'] {
   width: 70px;

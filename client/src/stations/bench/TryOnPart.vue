@@ -2,6 +2,7 @@
 import { computed, reactive, ref } from 'vue'
 import { useBench, type Closes, type EaseFelt, type Tried } from '../../api/bench'
 import { saidOf, wholeOf } from '../../api/refused'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
 const props = defineProps<{ jobId: number; closes: Closes | null }>()
 const { tryOn } = useBench(() => props.jobId)
@@ -131,9 +132,7 @@ async function judge(take: boolean) {
       </label>
     </div>
     <v-btn type="submit" variant="outlined">What does that change?</v-btn>
-    <p v-if="wholeOf(error) && !saidOf(error, '$.amount').length" class="refused" role="alert">
-      {{ wholeOf(error) }}
-    </p>
+    <RefusedLine v-if="wholeOf(error) && !saidOf(error, '$.amount').length" :of="error" />
     <template v-if="tried">
       <p class="says" data-testid="tried">{{ tried.says }}</p>
       <p class="quiet">
@@ -154,13 +153,6 @@ form {
   flex-direction: column;
   gap: 8px;
   align-items: flex-start;
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 14px;
-  width: 100%;
-  align-items: center;
 }
 .row > label {
   min-height: 44px;

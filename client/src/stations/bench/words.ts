@@ -1,13 +1,4 @@
-import type {
-  BenchSetup,
-  BenchSheet,
-  BenchStep,
-  HeldBy,
-  JointGroup,
-  JointLook,
-  OnTheWatch,
-  TrayAct,
-} from '../../api/bench'
+import type { BenchSetup, BenchSheet, BenchStep, JointGroup, JointLook, TrayAct } from '../../api/bench'
 
 export const rows: Record<BenchStep['row'], string> = {
   protect: 'Protect',
@@ -63,21 +54,6 @@ export const fasteners: Partial<Record<JointLook['fastener'], string>> = {
   springBar: 'Spring bars',
   frictionPin: 'Friction pins',
 }
-
-export const onTheWatch: { value: OnTheWatch; title: string }[] = [
-  { value: 'nothing', title: 'Nothing' },
-  { value: 'soft', title: 'A strap of two pieces' },
-  { value: 'mesh', title: 'Mesh' },
-  { value: 'pulledThrough', title: 'A pull-through band' },
-  { value: 'bracelet', title: 'A bracelet' },
-]
-
-export const heldBy: { value: HeldBy; title: string }[] = [
-  { value: 'notLookedAt', title: 'Not looked at yet' },
-  { value: 'looseBars', title: 'Spring bars' },
-  { value: 'leveredBars', title: 'Bars with a lever' },
-  { value: 'screws', title: 'Screws' },
-]
 
 export const runSchools: { value: NonNullable<BenchSetup['runs']>; title: string }[] = [
   { value: 'insideTheLinks', title: 'Runs leave between the links' },

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { ClaspCandidate } from '../../api/clasp'
-import VerdictRing from '../match/VerdictRing.vue'
-import WorkList from '../match/WorkList.vue'
-import { price } from '../match/words'
+import VerdictRing from '../VerdictRing.vue'
+import WorkList from '../WorkList.vue'
+import { price } from '../../controls/price'
 import { ruleNames } from './words'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
 defineProps<{ candidate: ClaspCandidate; open: boolean; refusal: string | null }>()
 const emit = defineEmits<{ choose: [signedBy: string]; list: [] }>()
@@ -80,7 +81,7 @@ const signedBy = ref('')
       :name="`consent-${candidate.article}`"
       :error-messages="refusal ? [refusal] : []"
     />
-    <p v-else-if="refusal" class="refused" role="alert">{{ refusal }}</p>
+    <RefusedLine v-else-if="refusal" :of="refusal" />
   </li>
 </template>
 
@@ -114,17 +115,6 @@ const signedBy = ref('')
   gap: 2px 12px;
   margin: 4px 0;
   font-size: 16px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px 14px;
-}
-.plain {
-  min-height: 40px;
-  text-decoration: underline;
-  color: rgb(var(--v-theme-primary));
 }
 .mine {
   font-weight: 600;

@@ -7,26 +7,25 @@ import {
   type OwnPartKind,
   type PartOffers,
 } from '../../api/clasp'
-import type { GaugedFigure } from '../../api/gauge'
 import { saidOf, wholeOf } from '../../api/refused'
-import type { Job, LoopSheet } from '../../api/shop'
-import PartTabs from '../../frame/PartTabs.vue'
-import VerdictRing from '../match/VerdictRing.vue'
+import { useJobHere } from '../../job/here'
+import PartTabs from '../../controls/PartTabs.vue'
+import VerdictRing from '../VerdictRing.vue'
 import CandidateCard from './CandidateCard.vue'
-import FigureLines from '../gauge/FigureLines.vue'
+import FigureLines from '../FigureLines.vue'
 import EndPart from './EndPart.vue'
 import KeepClasp from './KeepClasp.vue'
 import KeyPart from './KeyPart.vue'
 import OwnParts from './OwnParts.vue'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
-const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
-const emit = defineEmits<{ figure: [figure: GaugedFigure]; part: [part: string] }>()
-const clasp = useClasp(() => props.job.id)
+const { id, job, figure, part: shown } = useJobHere()
+const clasp = useClasp(id)
 const sheet = computed(() => clasp.sheet.data.value)
-const open = computed(() => props.job.may.lookAtClasp.ok)
-const soft = computed(() => props.job.band?.material !== 'metal')
+const open = computed(() => job.value.may.lookAtClasp.ok)
+const soft = computed(() => job.value.band?.material !== 'metal')
 
-const own = computed(() => props.job.band?.clasp)
+const own = computed(() => job.value.band?.clasp)
 
 const parts = [
   { part: 'look', title: 'Look' },
@@ -34,8 +33,8 @@ const parts = [
   { part: 'choose', title: 'Choose' },
   { part: 'own', title: 'Own parts' },
 ] as const
-const part = ref<(typeof parts)[number]['part']>(props.job.claspKept ? 'choose' : 'look')
-watch(part, (now) => emit('part', now), { immediate: true })
+const part = ref<(typeof parts)[number]['part']>(job.value.claspKept ? 'choose' : 'look')
+watch(part, (now) => (shown.value = now), { immediate: true })
 
 const error = ref<unknown>(null)
 async function act(call: () => Promise<unknown>) {
@@ -86,7 +85,7 @@ const notListed = computed(
 const goOn = computed(() => sheet.value?.candidates.filter((c) => c.verdict !== 'no') ?? [])
 const doNot = computed(() => sheet.value?.candidates.filter((c) => c.verdict === 'no') ?? [])
 /** Keeping it is not the first act where another goes on, or where it can be worn with none of its lengths. */
-const second = computed(() => props.job.otherClasp !== null || sheet.value?.present?.verdict === 'no')
+const second = computed(() => job.value.otherClasp !== null || sheet.value?.present?.verdict === 'no')
 const showAll = ref(false)
 </script>
 
@@ -123,7 +122,7 @@ const showAll = ref(false)
         :lines="sheet.lines"
         :job-id="job.id"
         :disabled="!job.may.gauge.ok"
-        @figure="emit('figure', $event)"
+        @figure="figure = $event"
       />
       <p v-if="open && !job.planAgreed" class="quiet">
         What cannot be read closed is
@@ -212,7 +211,7 @@ const showAll = ref(false)
         </ol>
       </section>
     </template>
-    <p v-if="error" class="refused" role="alert">{{ wholeOf(error) }}</p>
+    <RefusedLine :of="error" />
   </template>
 </template>
 
@@ -242,12 +241,6 @@ h2::first-letter {
   list-style: none;
   margin: 0;
   padding: 0;
-}
-.plain {
-  min-height: 40px;
-  text-align: left;
-  text-decoration: underline;
-  color: rgb(var(--v-theme-primary));
 }
 .suppliers {
   border-top: 3px double rgb(var(--v-theme-hairline));

@@ -1,48 +1,30 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useClasp } from '../../api/clasp'
-import type { GaugedFigure } from '../../api/gauge'
-import type { LoopSheet } from '../../api/shop'
-import LoopDrawing from '../../loop/LoopDrawing.vue'
-import JawsView from '../gauge/JawsView.vue'
+import FourRulers from '../../drawing/FourRulers.vue'
+import { useJobHere } from '../../job/here'
+import LoopView from '../../job/LoopView.vue'
+import JawsView from '../JawsView.vue'
 import ReachChart from './ReachChart.vue'
 
-const props = defineProps<{
-  jobId: number
-  figure: GaugedFigure | null
-  part: string
-  loop: LoopSheet | undefined
-}>()
-const clasp = useClasp(() => props.jobId)
+const { id, figure, part, loop } = useJobHere()
+const clasp = useClasp(id)
 const sheet = computed(() => clasp.sheet.data.value)
 const line = computed(() =>
-  props.part === 'measure' ? sheet.value?.lines.find((l) => l.figure === props.figure) : undefined,
+  part.value === 'measure' ? sheet.value?.lines.find((l) => l.figure === figure.value) : undefined,
 )
 const hasChart = computed(
   () =>
-    props.part === 'choose' &&
+    part.value === 'choose' &&
     (sheet.value?.present?.effect || sheet.value?.candidates.some((c) => c.effect)),
 )
+/** The chart and the jaws take the rulers' place. */
+const measuring = computed(() => ['measure', 'choose'].includes(part.value))
 </script>
 
 <template>
   <JawsView v-if="line" :line="line" />
   <ReachChart v-else-if="hasChart && sheet" :sheet="sheet" />
-  <div v-else-if="loop?.drawing" class="drawing">
-    <LoopDrawing :drawing="loop.drawing" :temper="loop.rulers?.temper" />
-  </div>
-  <p v-else class="quiet empty">
-    The loop is drawn here once lug-to-lug, wrist and wear preference are gauged.
-  </p>
+  <LoopView v-else :rulers="!measuring" />
+  <FourRulers v-if="(line || hasChart) && !measuring && loop?.rulers" :rulers="loop.rulers" />
 </template>
-
-<style scoped>
-.drawing {
-  min-height: 0;
-}
-.empty {
-  align-self: center;
-  text-align: center;
-  padding: 0 40px;
-}
-</style>

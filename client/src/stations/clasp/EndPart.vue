@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ClaspSeen, ClaspSheet } from '../../api/clasp'
-import YesNo from './YesNo.vue'
+import YesNo from '../../controls/YesNo.vue'
 
 defineProps<{ sheet: ClaspSheet; soft: boolean; disabled: boolean }>()
 const emit = defineEmits<{ seen: [changed: Partial<ClaspSeen>] }>()

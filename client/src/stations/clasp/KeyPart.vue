@@ -112,12 +112,6 @@ figure {
   gap: 16px;
   align-items: center;
 }
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px 12px;
-}
 select {
   min-height: 44px;
   padding: 0 8px;

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { reactive } from 'vue'
 import type { ClaspSheet, OwnPart, OwnPartKind, PartOffers } from '../../api/clasp'
-import { price } from '../match/words'
-import YesNo from './YesNo.vue'
+import { price } from '../../controls/price'
+import YesNo from '../../controls/YesNo.vue'
 import { looks } from './words'
 
 defineProps<{
@@ -158,12 +158,6 @@ h2::first-letter {
 .ask button[aria-pressed='true'] {
   border: 2px solid rgb(var(--v-theme-primary));
   font-weight: 600;
-}
-.plain {
-  min-height: 36px;
-  padding: 0 6px;
-  text-decoration: underline;
-  color: rgb(var(--v-theme-primary));
 }
 select {
   min-height: 44px;

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { ClaspEffect, ClaspSheet } from '../../api/clasp'
-import LengthsAxis from '../../rulers/LengthsAxis.vue'
-import LengthsLine from '../../rulers/LengthsLine.vue'
+import LengthsAxis from '../../drawing/LengthsAxis.vue'
+import LengthsLine from '../../drawing/LengthsLine.vue'
 import { besideOf } from './chart'
 
 const props = defineProps<{ sheet: ClaspSheet }>()

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { ClaspSheet } from '../../api/clasp'
-import { place, shown, ticks, width } from '../../rulers/lengths'
+import { place, shown, ticks, width } from '../../drawing/lengths'
 import { besideOf } from './chart'
 
 const effect = (lengthMm: number) => ({

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { useGauge, type SheetLink } from '../../api/gauge'
+import HeldLinks from '../../drawing/HeldLinks.vue'
+import { useJobHere } from '../../job/here'
 import { changed, type Change } from './links'
-import { useSaving } from './saving'
+import { useSaving } from '../../controls/saving'
 
-const props = defineProps<{ jobId: number; changeable: boolean }>()
-const gauge = useGauge(() => props.jobId)
+const { id, job, part } = useJobHere()
+const changeable = computed(() => job.value.may.gaugeBracelet.ok)
+const gauge = useGauge(id)
 const { trouble, save } = useSaving()
 const bracelet = computed(() => gauge.sheet.data.value?.bracelet)
 const root = useTemplateRef<HTMLElement>('root')
@@ -46,7 +49,7 @@ async function focusHere() {
 
 async function change(what: Change, side: Side = here.value.side) {
   const b = bracelet.value
-  if (!b || !props.changeable) return
+  if (!b || !changeable.value) return
   const at = side === here.value.side ? here.value.at : rowOf(side).length - 1
   const row = changed(rowOf(side), Math.min(at, rowOf(side).length - 1), what, b.fullPitchMm, b.halfPitchMm)
   if (row === null) return
@@ -99,25 +102,14 @@ function describe(place: Place, link: SheetLink) {
 </script>
 
 <template>
-  <div v-if="bracelet" ref="root" class="lay">
+  <div v-if="bracelet && part === 'bracelet'" ref="root" class="lay">
     <svg
       :viewBox="`0 -3 ${drawn.width} 27`"
       preserveAspectRatio="xMidYMid meet"
       role="group"
       aria-label="The bracelet as entered: 12 side left, 6 side right"
     >
-      <defs>
-        <pattern
-          id="sheet-hatch"
-          width="2"
-          height="2"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <rect width="2" height="2" class="hatch-ground" />
-          <line x1="0" y1="0" x2="0" y2="2" class="hatch-line" />
-        </pattern>
-      </defs>
+      <HeldLinks />
       <rect class="clasp" x="1" y="4" :width="claspMm - 1.5" height="13" rx="1.5" />
       <rect
         class="clasp"
@@ -182,8 +174,7 @@ function describe(place: Place, link: SheetLink) {
 .lay {
   display: grid;
   grid-template-rows: minmax(0, 1fr) auto;
-  height: 100%;
-  min-height: 0;
+  height: 138px;
 }
 svg {
   width: 100%;
@@ -213,19 +204,12 @@ svg {
   stroke-width: 0.4;
 }
 .fixed .body {
-  fill: url('#sheet-hatch');
+  fill: url('#held-links');
 }
 .link:focus-visible .body,
 .link[tabindex='0'] .body {
   stroke: rgb(var(--v-theme-primary));
   stroke-width: 1.1;
-}
-.hatch-ground {
-  fill: rgb(var(--v-theme-steel));
-}
-.hatch-line {
-  stroke: rgb(var(--v-theme-on-surface));
-  stroke-width: 0.8;
 }
 .acts {
   display: flex;

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { BraceletFields, GaugeSheet, useGauge } from '../../api/gauge'
-import FastenerPicture from '../joints/FastenerPicture.vue'
-import SheetField from './SheetField.vue'
+import FastenerPicture from '../FastenerPicture.vue'
+import SheetField from '../../controls/SheetField.vue'
 import { fasteners } from './choices'
-import type { Saving } from './saving'
+import type { Saving } from '../../controls/saving'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
 const props = defineProps<{
   sheet: GaugeSheet
@@ -49,7 +50,7 @@ function putCount(field: 'positions' | 'position', event: Event) {
 <template>
   <div class="bracelet">
     <p v-if="sheet.bracelet.question" class="question" role="alert">{{ sheet.bracelet.question }}</p>
-    <div class="row two">
+    <div class="columns two">
       <SheetField
         label="12 side, as 7 full, 1 half, last fixed"
         name="twelve"
@@ -82,7 +83,7 @@ function putCount(field: 'positions' | 'position', event: Event) {
         @typed="put('six', $event)"
       />
     </div>
-    <div class="row two">
+    <div class="columns two">
       <SheetField
         label="Half link’s pitch"
         name="halfPitch"
@@ -108,7 +109,7 @@ function putCount(field: 'positions' | 'position', event: Event) {
         @typed="put('spares', $event)"
       />
     </div>
-    <div class="row three">
+    <div class="columns three">
       <v-combobox
         :model-value="sheet.bracelet.claspName"
         :items="claspNames"
@@ -137,7 +138,7 @@ function putCount(field: 'positions' | 'position', event: Event) {
         @typed="put('claspSix', $event)"
       />
     </div>
-    <div class="row four">
+    <div class="columns four">
       <v-text-field
         :model-value="sheet.bracelet.positions"
         density="compact"
@@ -179,7 +180,7 @@ function putCount(field: 'positions' | 'position', event: Event) {
         />
       </template>
     </div>
-    <div class="row two">
+    <div class="columns two">
       <SheetField
         label="Whole length along the bench, closed"
         name="benchLength"
@@ -211,7 +212,7 @@ function putCount(field: 'positions' | 'position', event: Event) {
         <span>{{ f.title }}</span>
       </label>
     </fieldset>
-    <p v-if="noCount" class="refused" role="alert">{{ noCount }}</p>
+    <RefusedLine :of="noCount" />
   </div>
 </template>
 
@@ -221,7 +222,7 @@ function putCount(field: 'positions' | 'position', event: Event) {
   flex-direction: column;
   gap: 2px;
 }
-.row {
+.columns {
   display: grid;
   gap: 0 16px;
   align-items: start;

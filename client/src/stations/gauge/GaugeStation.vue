@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useGauge, type GaugedFigure, type GaugeLine } from '../../api/gauge'
-import type { Attachment, Job, LoopSheet } from '../../api/shop'
-import PartTabs from '../../frame/PartTabs.vue'
+import type { Attachment } from '../../api/shop'
+import { useJobHere } from '../../job/here'
+import PartTabs from '../../controls/PartTabs.vue'
 import BraceletPart from './BraceletPart.vue'
-import FigureLines from './FigureLines.vue'
+import FigureLines from '../FigureLines.vue'
 import WristPart from './WristPart.vue'
 import { attachments, caseShapes } from './choices'
-import { useSaving } from './saving'
+import { useSaving } from '../../controls/saving'
 
 type Part = 'watch' | 'bracelet' | 'wrist'
-const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
-const emit = defineEmits<{ figure: [figure: GaugedFigure]; part: [part: Part] }>()
-const gauge = useGauge(() => props.job.id)
+const { id, job, loop, figure: focusedOn, part: shown } = useJobHere()
+const gauge = useGauge(id)
 const sheet = computed(() => gauge.sheet.data.value)
 const saving = useSaving()
 const { refused } = saving
-const disabled = computed(() => !props.job.may.gauge.ok)
+const disabled = computed(() => !job.value.may.gauge.ok)
 
 const part = ref<Part>('watch')
 const parts = computed(() =>
@@ -49,8 +49,8 @@ const away = computed(
 const root = useTemplateRef<HTMLElement>('root')
 const figures = useTemplateRef<InstanceType<typeof FigureLines>>('figures')
 const focused = ref<GaugedFigure | null>(null)
-watch(part, (now) => emit('part', now), { immediate: true })
-watch(focused, (figure) => figure && emit('figure', figure))
+watch(part, (now) => (shown.value = now), { immediate: true })
+watch(focused, (now) => now && (focusedOn.value = now))
 
 /** From the last figure of one part to the first of the next. */
 async function goOn() {

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useGauge, type GaugedFigure } from '../../api/gauge'
-import type { LoopSheet } from '../../api/shop'
-import LoopDrawing from '../../loop/LoopDrawing.vue'
-import JawsView from './JawsView.vue'
+import { useGauge } from '../../api/gauge'
+import { useJobHere } from '../../job/here'
+import LoopView from '../../job/LoopView.vue'
+import JawsView from '../JawsView.vue'
 import WristHistory from './WristHistory.vue'
 
-const props = defineProps<{ jobId: number; figure: GaugedFigure | null; loop: LoopSheet | undefined }>()
-const gauge = useGauge(() => props.jobId)
-const line = computed(() => gauge.sheet.data.value?.lines.find((l) => l.figure === props.figure))
+const { id, figure, loop } = useJobHere()
+const gauge = useGauge(id)
+const line = computed(() => gauge.sheet.data.value?.lines.find((l) => l.figure === figure.value))
 </script>
 
 <template>
@@ -18,15 +18,7 @@ const line = computed(() => gauge.sheet.data.value?.lines.find((l) => l.figure =
       <WristHistory v-if="line.of === 'wrist'" :visits="gauge.sheet.data.value?.wristHistory ?? []" />
     </div>
     <div class="loop">
-      <LoopDrawing
-        v-if="loop?.drawing"
-        :drawing="loop.drawing"
-        :temper="loop.rulers?.temper"
-        :small="line !== undefined"
-      />
-      <p v-else class="quiet empty">
-        The loop is drawn here once lug-to-lug, wrist and wear preference are gauged.
-      </p>
+      <LoopView :rulers="false" :small="line !== undefined" />
       <p v-if="loop?.figures" class="need">
         Needs <span class="figure">{{ loop.figures.neededMm.toFixed(1) }} mm</span> at no ease, give or take
         <span class="figure">{{ loop.figures.sigmaMm.toFixed(1) }} mm</span>; aim
@@ -55,11 +47,6 @@ const line = computed(() => gauge.sheet.data.value?.lines.find((l) => l.figure =
 }
 .side > .loop:only-child {
   grid-row: 1 / -1;
-}
-.empty {
-  align-self: center;
-  text-align: center;
-  padding: 0 40px;
 }
 .need {
   text-align: center;

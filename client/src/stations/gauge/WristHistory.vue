@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { WristVisit } from '../../api/gauge'
-import { asDay } from '../../frame/days'
+import { asDay } from '../../controls/days'
 import { placesOf } from './history'
 
 const props = defineProps<{ visits: WristVisit[] }>()

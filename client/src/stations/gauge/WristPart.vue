@@ -11,10 +11,10 @@ import type {
   useGauge,
 } from '../../api/gauge'
 import type { WearPreference } from '../../api/shop'
-import SheetField from './SheetField.vue'
+import SheetField from '../../controls/SheetField.vue'
 import WaysTable from './WaysTable.vue'
 import { seasons, surplusBys, surplusOvers, wears, wornAts } from './choices'
-import type { Saving } from './saving'
+import type { Saving } from '../../controls/saving'
 
 const props = defineProps<{
   sheet: GaugeSheet
@@ -46,7 +46,7 @@ const copied = [
 
 <template>
   <div class="wrist">
-    <div class="row three">
+    <div class="columns three">
       <v-select
         :model-value="sheet.wear"
         :items="wears"
@@ -84,7 +84,7 @@ const copied = [
     <WaysTable :ways="sheet.ways" />
 
     <h3>Tried on</h3>
-    <div class="row tried">
+    <div class="columns tried">
       <v-select
         :model-value="sheet.tryOn.by"
         :items="surplusBys"
@@ -113,7 +113,7 @@ const copied = [
         @update:model-value="(v: SurplusOver) => tryOn('over', v)"
       />
     </div>
-    <div class="row three">
+    <div class="columns three">
       <SheetField
         label="Loop that was on"
         name="tryLoop"
@@ -166,7 +166,7 @@ const copied = [
     </div>
 
     <h3>A loop that fits already</h3>
-    <div class="row four">
+    <div class="columns four">
       <SheetField
         v-for="c in copied"
         :key="c.field"
@@ -188,7 +188,7 @@ const copied = [
   flex-direction: column;
   gap: 6px;
 }
-.row {
+.columns {
   display: grid;
   gap: 0 16px;
   align-items: start;

@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import ByField from '../../frame/ByField.vue'
+import ByField from '../../controls/ByField.vue'
 import { reactive, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { useQueryClient } from '@tanstack/vue-query'
 import { comesAgain } from '../../api/log'
-import { saidOf, titleOf } from '../../api/refused'
+import { saidOf } from '../../api/refused'
 import type { HandOverSheet, Job, Request } from '../../api/shop'
-import { dayFromNow } from '../../frame/days'
-import { requests } from '../take-in/requests'
+import { dayFromNow } from '../../controls/days'
+import { requests } from '../../job/requests'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
 const props = defineProps<{ job: Job; sheet: HandOverSheet }>()
 const router = useRouter()
@@ -65,7 +66,7 @@ async function again() {
       :error-messages="saidOf(error, '$.words')"
     />
     <v-btn color="primary" type="submit">Take it in again</v-btn>
-    <p v-if="titleOf(error)" class="refused" role="alert">{{ titleOf(error) }}</p>
+    <RefusedLine :of="error" beside-fields />
   </form>
 </template>
 

@@ -1,19 +1,21 @@
 <script setup lang="ts">
-import ByField from '../../frame/ByField.vue'
+import ByField from '../../controls/ByField.vue'
 import { computed, reactive, ref, watch } from 'vue'
-import { useHandOverSheet, useJob, type Job, type LoopSheet } from '../../api/shop'
+import { useHandOver, useHandOverSheet } from '../../api/job'
 import { saidOf, wholeOf } from '../../api/refused'
-import PartTabs from '../../frame/PartTabs.vue'
-import { asDay } from '../../frame/days'
+import PartTabs from '../../controls/PartTabs.vue'
+import { asDay } from '../../controls/days'
 import { useBench } from '../../api/bench'
-import NotesPart from '../bench/NotesPart.vue'
+import { useJobHere } from '../../job/here'
+import NotesPart from '../NotesPart.vue'
 import AgainPart from './AgainPart.vue'
 import PaperPart from './PaperPart.vue'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
-const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
-const { handOver } = useJob(() => props.job.id)
-const { data: sheet } = useHandOverSheet(() => props.job.id)
-const { sheet: bench } = useBench(() => props.job.id)
+const { id, job } = useJobHere()
+const handOver = useHandOver(id)
+const { data: sheet } = useHandOverSheet(id)
+const { sheet: bench } = useBench(id)
 
 type Part = 'done' | 'back' | 'paper' | 'again'
 const part = ref<Part>('done')
@@ -26,7 +28,7 @@ const parts = computed<{ part: Part; title: string }[]>(() => [
 
 const counts = reactive<Record<string, string>>({})
 const packed = reactive<Record<string, boolean>>({})
-const form = reactive({ by: props.job.takenInBy, note: '', price: '', observeOn: '', observeFor: '' })
+const form = reactive({ by: job.value.takenInBy, note: '', price: '', observeOn: '', observeFor: '' })
 const goesBack = ref<'collected' | 'posted'>('collected')
 watch(
   () => sheet.value?.price,
@@ -40,14 +42,15 @@ const refusal = computed(() => wholeOf(handOver.error.value))
 function close() {
   handOver.mutate({
     counted: (sheet.value?.bag ?? []).map((line) => ({
+      key: line.key,
       what: line.what,
-      count: Math.trunc(Number(counts[line.what] ?? 0)) || 0,
+      count: Math.trunc(Number(counts[line.key] ?? 0)) || 0,
     })),
     by: form.by,
     note: form.note,
     price: form.price,
     goesBack: goesBack.value,
-    packed: (sheet.value?.packed ?? []).filter((line) => packed[line]),
+    packed: (sheet.value?.packed ?? []).map((line) => line.key).filter((key) => packed[key]),
     observeOn: form.observeOn || null,
     observeFor: form.observeFor,
   })
@@ -89,14 +92,14 @@ function close() {
         <p v-if="sheet.bag.length === 0">Nothing came out; the bag stays empty.</p>
         <table v-else>
           <tbody>
-            <tr v-for="line in sheet.bag" :key="line.what">
+            <tr v-for="line in sheet.bag" :key="line.key || line.what">
               <td class="figure">{{ line.count }}</td>
               <td>
                 {{ line.what }} <span v-if="line.fits" class="quiet">for the {{ line.fits }}</span>
               </td>
               <td v-if="sheet.ready">
                 <input
-                  v-model="counts[line.what]"
+                  v-model="counts[line.key]"
                   class="plain-field"
                   type="number"
                   min="0"
@@ -118,12 +121,13 @@ function close() {
           </div>
           <fieldset v-if="goesBack === 'posted'">
             <legend>Packed</legend>
-            <label v-for="line in sheet.packed" :key="line">
-              <input v-model="packed[line]" type="checkbox" :name="`packed ${line}`" /> {{ line }}
+            <label v-for="line in sheet.packed" :key="line.key">
+              <input v-model="packed[line.key]" type="checkbox" :name="`packed ${line.key}`" />
+              {{ line.says }}
             </label>
             <p v-for="e in saidOf(handOver.error.value, '$.packed')" :key="e" class="refused">{{ e }}</p>
           </fieldset>
-          <div class="row">
+          <div class="columns">
             <v-text-field
               v-model="form.price"
               density="compact"
@@ -148,7 +152,7 @@ function close() {
               :error-messages="saidOf(handOver.error.value, '$.observeFor')"
             />
           </div>
-          <div class="row end">
+          <div class="columns end">
             <v-text-field
               v-model="form.note"
               density="compact"
@@ -165,7 +169,7 @@ function close() {
           </div>
           <v-btn color="primary" type="submit" :loading="handOver.isPending.value">Close the job</v-btn>
         </template>
-        <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
+        <RefusedLine :of="refusal" />
       </form>
     </template>
 
@@ -229,16 +233,16 @@ fieldset input {
   height: 20px;
   flex: none;
 }
-.row {
+.columns {
   display: grid;
   grid-template-columns: 2fr 3fr 4fr;
   gap: 8px 16px;
 }
-.row.end {
+.columns.end {
   grid-template-columns: 2fr 1fr;
 }
 @media (max-width: 800px) {
-  .row {
+  .columns {
     grid-template-columns: 1fr;
   }
 }

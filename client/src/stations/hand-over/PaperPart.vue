@@ -3,8 +3,8 @@ import { computed, ref } from 'vue'
 import { useLocalStorage } from '@vueuse/core'
 import { useBench } from '../../api/bench'
 import { printLabel } from '../../api/log'
-import { wholeOf } from '../../api/refused'
 import type { Job } from '../../api/shop'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
 const props = defineProps<{ job: Job }>()
 const paper = useLocalStorage<'a4' | 'letter'>('iron-loop-paper', 'a4')
@@ -53,7 +53,7 @@ async function print() {
     </li>
   </ul>
   <p v-if="said" role="status">{{ said }}</p>
-  <p v-if="error" class="refused" role="alert">{{ wholeOf(error) }}</p>
+  <RefusedLine :of="error" />
 </template>
 
 <style scoped>

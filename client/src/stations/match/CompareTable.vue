@@ -2,8 +2,9 @@
 import { computed } from 'vue'
 import type { Match } from '../../api/match'
 import ReachRuler from './ReachRuler.vue'
-import VerdictRing from './VerdictRing.vue'
-import { price, ruleNames } from './words'
+import VerdictRing from '../VerdictRing.vue'
+import { price } from '../../controls/price'
+import { ruleNames } from '../words'
 
 const props = defineProps<{ matches: Match[] }>()
 const emit = defineEmits<{ drop: [bandId: number]; close: [] }>()

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useFits } from '../../api/match'
 import { wholeOf } from '../../api/refused'
-import VerdictRing from './VerdictRing.vue'
+import VerdictRing from '../VerdictRing.vue'
 
 const route = useRoute()
 const client = ref('')

@@ -2,9 +2,11 @@
 import { ref } from 'vue'
 import type { Match, PullThroughWay } from '../../api/match'
 import ReachRuler from './ReachRuler.vue'
-import VerdictRing from './VerdictRing.vue'
-import WorkList from './WorkList.vue'
-import { price, ruleNames, ways } from './words'
+import VerdictRing from '../VerdictRing.vue'
+import WorkList from '../WorkList.vue'
+import { price } from '../../controls/price'
+import { ruleNames, ways } from '../words'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
 const props = defineProps<{
   match: Match
@@ -115,7 +117,7 @@ function take(now: PullThroughWay) {
       :name="`consent-${match.band.article}`"
       :error-messages="refusal ? [refusal] : []"
     />
-    <p v-else-if="refusal" class="refused" role="alert">{{ refusal }}</p>
+    <RefusedLine v-else-if="refusal" :of="refusal" />
   </li>
 </template>
 
@@ -206,19 +208,6 @@ dt {
 }
 .ways .mine button {
   font-weight: 600;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px 14px;
-}
-.plain {
-  min-height: 44px;
-  display: inline-flex;
-  align-items: center;
-  text-decoration: underline;
-  color: rgb(var(--v-theme-primary));
 }
 .acts .v-btn:last-child {
   margin-left: auto;

@@ -3,17 +3,14 @@ import { computed, reactive, ref, watch } from 'vue'
 import { refDebounced } from '@vueuse/core'
 import { saidOf, wholeOf } from '../../api/refused'
 import { useMatch, type Match, type MatchFilter, type PullThroughWay, type Wishes } from '../../api/match'
-import type { Job, LoopSheet, Verdict } from '../../api/shop'
+import type { Verdict } from '../../api/shop'
+import { useJobHere } from '../../job/here'
 import CompareTable from './CompareTable.vue'
 import MatchCard from './MatchCard.vue'
-import VerdictRing from './VerdictRing.vue'
-import { kinds, materials } from './words'
+import VerdictRing from '../VerdictRing.vue'
+import { kinds, materials } from '../words'
 
-const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
-const emit = defineEmits<{
-  try: [tried: { bandId: number; way: PullThroughWay } | null]
-  wide: [wide: boolean]
-}>()
+const { id, job, tried: looked, wide } = useJobHere()
 
 const filter = reactive<MatchFilter>({
   kind: null,
@@ -26,9 +23,9 @@ const filter = reactive<MatchFilter>({
   skip: 0,
 })
 const asked = computed(() => ({ ...filter }))
-const match = useMatch(() => props.job.id, refDebounced(asked, 150))
+const match = useMatch(id, refDebounced(asked, 150))
 const sheet = computed(() => match.sheet.data.value)
-const open = computed(() => props.job.may.gauge.ok)
+const open = computed(() => job.value.may.gauge.ok)
 // What narrows the list begins it anew.
 watch(
   () => [
@@ -52,7 +49,7 @@ const shown = computed(() => {
 const tried = ref<{ bandId: number; way: PullThroughWay } | null>(null)
 function look(bandId: number, way: PullThroughWay) {
   tried.value = { bandId, way }
-  emit('try', tried.value)
+  looked.value = tried.value
 }
 
 const refused = reactive<Record<number, string | null>>({})
@@ -61,7 +58,7 @@ async function choose(bandId: number, way: PullThroughWay, signedBy: string) {
     await match.choose({ bandId, way, ...(signedBy.trim() && { consentSignedBy: signedBy }) })
     refused[bandId] = null
     tried.value = null
-    emit('try', null)
+    looked.value = null
   } catch (error) {
     refused[bandId] = saidOf(error, '$.consentSignedBy')[0] ?? wholeOf(error)
   }
@@ -70,7 +67,7 @@ async function choose(bandId: number, way: PullThroughWay, signedBy: string) {
 const compared = ref<Match[]>([])
 const comparing = ref(false)
 // Bands side by side take the whole width.
-watch(comparing, (now) => emit('wide', now))
+watch(comparing, (now) => (wide.value = now))
 function compare(of: Match) {
   const at = compared.value.findIndex((m) => m.band.id === of.band.id)
   if (at >= 0) compared.value.splice(at, 1)

@@ -3,7 +3,7 @@ import { computed, reactive, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useAddBand, type BandAttachment, type BandMaterial, type BandSheet, type Side } from '../../api/shop'
 import { saidOf, titleOf } from '../../api/refused'
-import { pathOf } from '../stations'
+import { pathOf } from '../../job/stations'
 
 const route = useRoute()
 const router = useRouter()

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { reactive, ref, watch } from 'vue'
-import { useJob, type Habits, type Job } from '../../api/shop'
-import { saidOf, titleOf } from '../../api/refused'
+import { useHabits } from '../../api/job'
+import type { Habits, Job } from '../../api/shop'
+import { saidOf } from '../../api/refused'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
 const props = defineProps<{ job: Job; open: boolean }>()
-const { habits, wears } = useJob(() => props.job.id)
+const { habits, wears } = useHabits(() => props.job.id)
 const typed = reactive<Habits>({ offCentre: '', toward: 'six', hot: '', cold: '' })
 watch(habits.data, (now) => now && Object.assign(typed, now), { immediate: true })
 const error = ref<unknown>(null)
@@ -57,7 +59,7 @@ async function set() {
         :error-messages="saidOf(error, '$.cold')"
       />
     </div>
-    <p v-if="titleOf(error)" class="refused" role="alert">{{ titleOf(error) }}</p>
+    <RefusedLine :of="error" beside-fields />
     <v-btn v-if="open" type="submit" variant="outlined">Keep this for the client</v-btn>
   </form>
 </template>

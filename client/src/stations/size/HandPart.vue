@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useClasp, type ClaspCandidate } from '../../api/clasp'
-import { wholeOf } from '../../api/refused'
 import type { Job, LoopSheet, LooseLink, Side } from '../../api/shop'
 import { useSize } from '../../api/size'
-import type { Place } from '../../loop/rows'
-import VerdictRing from '../match/VerdictRing.vue'
+import type { Place } from '../../drawing/rows'
+import VerdictRing from '../VerdictRing.vue'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
 const props = defineProps<{ job: Job; loop: LoopSheet; at: Place | null }>()
 const emit = defineEmits<{
@@ -172,7 +172,7 @@ const off = (mm: number) =>
       <span v-else class="quiet">wants consent, at Clasp</span>
     </div>
   </section>
-  <p v-if="wholeOf(trouble)" class="refused" role="alert">{{ wholeOf(trouble) }}</p>
+  <RefusedLine :of="trouble" />
 </template>
 
 <style scoped>
@@ -186,12 +186,6 @@ section {
 h2 {
   font-size: 17px;
   font-weight: 600;
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px;
 }
 .row .v-text-field {
   max-width: 190px;

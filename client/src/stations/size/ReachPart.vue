@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { LoopSheet } from '../../api/shop'
-import LengthsAxis from '../../rulers/LengthsAxis.vue'
-import LengthsLine from '../../rulers/LengthsLine.vue'
+import LengthsAxis from '../../drawing/LengthsAxis.vue'
+import LengthsLine from '../../drawing/LengthsLine.vue'
 
 const props = defineProps<{ loop: LoopSheet }>()
 const reach = computed(() => props.loop.reach)

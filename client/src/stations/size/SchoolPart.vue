@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { wholeOf } from '../../api/refused'
 import type { Job } from '../../api/shop'
 import { useSize, type OddLink, type School } from '../../api/size'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
 const props = defineProps<{ job: Job }>()
 const { school, settle } = useSize(() => props.job.id)
@@ -67,7 +67,7 @@ async function choose(change: Partial<School>) {
         </span>
       </label>
     </fieldset>
-    <p v-if="wholeOf(trouble)" class="refused" role="alert">{{ wholeOf(trouble) }}</p>
+    <RefusedLine :of="trouble" />
   </template>
 </template>
 

@@ -2,19 +2,11 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import {
-  useJob,
-  type Alternative,
-  type ByHand,
-  type Job,
-  type LooseLink,
-  type LoopSheet,
-  type Side,
-} from '../../api/shop'
+import { useAgree, useArrange, useBackToPlan } from '../../api/job'
+import type { Alternative, ByHand } from '../../api/shop'
 import { wholeOf } from '../../api/refused'
-import PartTabs from '../../frame/PartTabs.vue'
-import { pathOf } from '../stations'
-import type { Place } from '../../loop/rows'
+import PartTabs from '../../controls/PartTabs.vue'
+import { pathOf } from '../../job/stations'
 import HabitsPart from './HabitsPart.vue'
 import HandPart from './HandPart.vue'
 import OtherPlans from './OtherPlans.vue'
@@ -22,31 +14,28 @@ import ReachPart from './ReachPart.vue'
 import SchoolPart from './SchoolPart.vue'
 import StrapsPart from './StrapsPart.vue'
 import { useSize } from '../../api/size'
+import { useJobHere } from '../../job/here'
 import { withTried, type Tried } from './trail'
 import WaysPart from './WaysPart.vue'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
-const props = defineProps<{ job: Job; loop?: LoopSheet | undefined; at?: Place | null }>()
-const emit = defineEmits<{
-  position: [position: number]
-  putIn: [link: LooseLink, side: Side]
-  toggle: [place: Place]
-  across: [place: Place]
-  pin: [place: Place]
-}>()
+const { id, job, loop, at, hand } = useJobHere()
 
 const router = useRouter()
-const { backToPlan, arrange, agree } = useJob(() => props.job.id)
-const open = computed(() => props.job.may.arrange.ok)
-const clasp = computed(() => props.loop?.layOut?.clasp)
-const strap = computed(() => props.loop?.layOut?.strap)
+const backToPlan = useBackToPlan(id)
+const arrange = useArrange(id)
+const agree = useAgree(id)
+const open = computed(() => job.value.may.arrange.ok)
+const clasp = computed(() => loop.value?.layOut?.clasp)
+const strap = computed(() => loop.value?.layOut?.strap)
 const position = computed(() => clasp.value?.position ?? strap.value?.hole ?? 0)
 const positions = computed(() => clasp.value?.positions ?? strap.value?.holesMm.length ?? 1)
 const build = computed(() =>
   clasp.value
     ? 'links'
-    : props.job.band?.kind === 'twoPiece'
+    : job.value.band?.kind === 'twoPiece'
       ? 'strap'
-      : props.job.band?.kind === 'onePiece'
+      : job.value.band?.kind === 'onePiece'
         ? 'pulled'
         : 'mesh',
 )
@@ -71,13 +60,13 @@ watch(parts, (now) => {
   if (!now.some((p) => p.part === part.value)) part.value = 'plan'
 })
 const joints = computed(
-  () => (props.loop?.layOut?.twelveJoints?.length ?? 0) + (props.loop?.layOut?.sixJoints?.length ?? 0),
+  () => (loop.value?.layOut?.twelveJoints?.length ?? 0) + (loop.value?.layOut?.sixJoints?.length ?? 0),
 )
 
 /** Variants tried since the station was opened, to return to. */
 const trail = ref<Tried[]>([])
 watch(
-  () => props.loop,
+  loop,
   (now) => {
     if (now && open.value) trail.value = withTried(trail.value, now)
   },
@@ -90,7 +79,7 @@ function takeOther(plan: Alternative) {
   lay({ twelve: plan.twelve, six: plan.six, position: plan.position })
 }
 
-const { returnTo } = useSize(() => props.job.id)
+const { returnTo } = useSize(id)
 const notReturned = ref<unknown>(null)
 async function goBackTo({ variant }: Tried) {
   try {
@@ -106,7 +95,7 @@ const refusal = computed(() =>
 )
 
 function back() {
-  if (open.value && props.loop && !props.loop.isPlanned) backToPlan.mutate()
+  if (open.value && loop.value && !loop.value.isPlanned) backToPlan.mutate()
 }
 
 useEventListener('keydown', (event: KeyboardEvent) => {
@@ -164,10 +153,10 @@ function take() {
         :job="job"
         :loop="loop"
         :at="at ?? null"
-        @put-in="(link, side) => emit('putIn', link, side)"
-        @toggle="emit('toggle', $event)"
-        @across="emit('across', $event)"
-        @pin="emit('pin', $event)"
+        @put-in="hand.putIn"
+        @toggle="hand.toggle"
+        @across="hand.across"
+        @pin="hand.pin"
       />
     </template>
     <dl v-if="part === 'plan'">
@@ -199,13 +188,8 @@ function take() {
           >{{ place }} <span class="figure" data-testid="position">{{ position + 1 }}</span> of
           {{ positions }}</span
         >
-        <v-btn variant="outlined" :disabled="position === 0" @click="emit('position', position - 1)"
-          >Tighter</v-btn
-        >
-        <v-btn
-          variant="outlined"
-          :disabled="position === positions - 1"
-          @click="emit('position', position + 1)"
+        <v-btn variant="outlined" :disabled="position === 0" @click="hand.move(position - 1)">Tighter</v-btn>
+        <v-btn variant="outlined" :disabled="position === positions - 1" @click="hand.move(position + 1)"
           >Looser</v-btn
         >
       </div>
@@ -215,7 +199,7 @@ function take() {
       </p>
     </template>
     <p v-if="!open && job.may.gauge.ok" class="quiet">{{ job.may.arrange.why }}</p>
-    <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
+    <RefusedLine :of="refusal" />
   </template>
   <p v-else-if="loop && !loop.figures && job.band" role="alert">{{ loop.says }}</p>
 </template>
@@ -232,12 +216,6 @@ dl {
 }
 dt {
   color: rgb(var(--v-theme-iron));
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 10px;
 }
 .notice,
 .keys {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Job } from '../../api/shop'
 import { useSize } from '../../api/size'
-import VerdictRing from '../match/VerdictRing.vue'
+import VerdictRing from '../VerdictRing.vue'
 
 const props = defineProps<{ job: Job }>()
 const straps = useSize(() => props.job.id).straps().data

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { wholeOf } from '../../api/refused'
 import type { Job } from '../../api/shop'
 import { useSize, type PullThroughWay } from '../../api/size'
-import { ways as wayNames } from '../match/words'
+import { ways as wayNames } from '../words'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
 const props = defineProps<{ job: Job; open: boolean }>()
 const size = useSize(() => props.job.id)
@@ -41,7 +41,7 @@ async function wear(way: PullThroughWay) {
       <v-btn v-else-if="open" variant="outlined" @click="wear(w.way)">Wear it this way</v-btn>
     </li>
   </ol>
-  <p v-if="wholeOf(trouble)" class="refused" role="alert">{{ wholeOf(trouble) }}</p>
+  <RefusedLine :of="trouble" />
 </template>
 
 <style scoped>

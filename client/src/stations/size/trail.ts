@@ -1,5 +1,5 @@
 import type { LoopSheet, Variant } from '../../api/shop'
-import { byHandOf } from '../../loop/rows'
+import { byHandOf } from '../../drawing/rows'
 
 /** A variant that was tried: what it was tried with, how it lay on the mat, and what it came to. */
 export interface Tried {

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { useTakeInSheet, type Job } from '../../api/shop'
+import { useCameWith, useTakeInSheet } from '../../api/job'
+import type { Job } from '../../api/shop'
 import { cameWith } from './condition'
 
 const props = defineProps<{ job: Job }>()
-const { sheet, count } = useTakeInSheet(() => props.job.id)
+const sheet = useTakeInSheet(() => props.job.id)
+const count = useCameWith(() => props.job.id)
 </script>
 
 <template>

@@ -2,7 +2,7 @@
 import { reactive } from 'vue'
 import type { TakeIn } from '../../api/shop'
 import type { Clash } from './merge'
-import { requests } from './requests'
+import { requests } from '../../job/requests'
 
 /** Fields that somebody else filled differently meanwhile: both values, and a choice for each. */
 const props = defineProps<{ clashes: Clash<TakeIn>[] }>()

@@ -1,12 +1,19 @@
 <script setup lang="ts">
 import { computed, reactive, ref, useTemplateRef } from 'vue'
-import { useTakeInSheet, type DamageKind, type DamagePlace, type Job } from '../../api/shop'
+import { useMarks, usePhotos, useTakeInSheet } from '../../api/job'
+import type { DamageKind, DamagePlace } from '../../api/shop'
 import { wholeOf } from '../../api/refused'
-import { kinds, places } from './condition'
+import { useJobHere } from '../../job/here'
+import PictureShapes from '../../drawing/PictureShapes.vue'
+import { viewBoxOf } from '../../drawing/picture'
+import { kinds } from './condition'
+import RefusedLine from '../../controls/RefusedLine.vue'
 
-const props = defineProps<{ job: Job }>()
-const { sheet, mark, unmark, addPhoto, dropPhoto } = useTakeInSheet(() => props.job.id)
-const open = computed(() => props.job.may.putRight.ok)
+const { id, job } = useJobHere()
+const sheet = useTakeInSheet(id)
+const { mark, unmark } = useMarks(id)
+const { addPhoto, dropPhoto } = usePhotos(id)
+const open = computed(() => job.value.may.putRight.ok)
 const kind = ref<DamageKind>('scratch')
 const note = ref('')
 // Photos whose file cannot be shown.
@@ -16,8 +23,9 @@ const refusal = computed(() =>
   wholeOf(mark.error.value ?? unmark.error.value ?? addPhoto.error.value ?? dropPhoto.error.value),
 )
 
+const places = computed(() => sheet.data.value?.places ?? [])
 const marksAt = (place: DamagePlace) => sheet.data.value?.marks.filter((m) => m.place === place) ?? []
-const titleOf = (place: DamagePlace) => places.find((p) => p.place === place)?.title ?? place
+const titleOf = (place: DamagePlace) => places.value.find((p) => p.place === place)?.says ?? place
 const kindOf = (of: DamageKind) => kinds.find((k) => k.value === of)?.title ?? of
 
 function put(place: DamagePlace) {
@@ -58,48 +66,39 @@ function pick() {
       autocomplete="off"
     />
     <div class="split">
-      <svg viewBox="14 0 126 128" role="group" aria-label="The watch, dial up, with its case back and clasp">
-        <g class="outline" aria-hidden="true">
-          <path d="M36 30 V2 H64 V30 M36 98 V126 H64 V98" />
-          <circle cx="50" cy="64" r="33" />
-          <circle cx="50" cy="64" r="22" />
-          <path d="M83 58 h7 v12 h-7" />
-          <path
-            d="M27 40.5 V22 H35 V34.6 M73 40.5 V22 H65 V34.6 M27 87.5 V106 H35 V93.4 M73 87.5 V106 H65 V93.4"
-          />
-          <circle cx="121" cy="43" r="15" />
-          <rect x="104" y="84" width="34" height="18" rx="2" />
-          <text x="121" y="66">back</text>
-          <text x="121" y="110">clasp</text>
-          <text x="50" y="49">12</text>
-          <text x="50" y="83">6</text>
+      <svg
+        v-if="sheet.data.value"
+        :viewBox="viewBoxOf(sheet.data.value.watch)"
+        role="group"
+        aria-label="The watch, dial up, with its case back and clasp"
+      >
+        <g aria-hidden="true">
+          <PictureShapes :shapes="sheet.data.value.watch.shapes" :words="sheet.data.value.watch.words" />
         </g>
-        <g
+        <rect
           v-for="p in places"
           :key="p.place"
           class="place"
-          :class="{ marked: marksAt(p.place).length > 0 }"
           role="button"
           :tabindex="open ? 0 : -1"
-          :aria-label="`${p.title}, ${marksAt(p.place).length} marks`"
+          :aria-label="`${p.says}, ${marksAt(p.place).length} marks`"
+          :x="p.x"
+          :y="p.y"
+          :width="p.width"
+          :height="p.height"
+          rx="0.8"
           @click="put(p.place)"
           @keydown.enter.prevent="put(p.place)"
           @keydown.space.prevent="put(p.place)"
-        >
-          <rect :x="p.x" :y="p.y" :width="p.width" :height="p.height" rx="2" />
-          <template v-if="marksAt(p.place).length > 0">
-            <circle :cx="p.x + p.width / 2" :cy="p.y + p.height / 2" r="4.6" />
-            <text :x="p.x + p.width / 2" :y="p.y + p.height / 2 + 1.9">{{ marksAt(p.place).length }}</text>
-          </template>
-        </g>
+        />
       </svg>
       <div class="lists">
         <p v-if="sheet.data.value?.marks.length === 0" class="quiet">No mark: as it should be.</p>
-        <ul>
-          <li v-for="m in sheet.data.value?.marks" :key="m.id">
+        <ol>
+          <li v-for="(m, i) in sheet.data.value?.marks" :key="m.id">
             <span
-              ><strong>{{ kindOf(m.kind) }}</strong
-              >, {{ titleOf(m.place) }}{{ m.note ? `: ${m.note}` : '' }}</span
+              ><span class="figure">{{ i + 1 }}</span> <strong>{{ kindOf(m.kind) }}</strong>,
+              {{ titleOf(m.place) }}{{ m.note ? `: ${m.note}` : '' }}</span
             >
             <button
               v-if="open"
@@ -111,7 +110,7 @@ function pick() {
               ×
             </button>
           </li>
-        </ul>
+        </ol>
         <div class="photos">
           <figure v-for="p in sheet.data.value?.photos" :key="p.id">
             <p v-if="broken.has(p.id)" class="broken">
@@ -149,7 +148,7 @@ function pick() {
         </template>
       </div>
     </div>
-    <p v-if="refusal" class="refused" role="alert">{{ refusal }}</p>
+    <RefusedLine :of="refusal" />
   </div>
 </template>
 
@@ -193,38 +192,16 @@ svg {
   width: 100%;
   max-height: 400px;
 }
-.outline path,
-.outline circle,
-.outline rect {
-  fill: none;
-  stroke: rgb(var(--v-theme-on-surface));
-  stroke-width: 0.7;
-}
-.outline text {
-  font: 600 5px var(--label);
-  text-anchor: middle;
-  fill: rgb(var(--v-theme-iron));
-}
 .place {
   cursor: pointer;
   outline: none;
-}
-.place rect {
   fill: transparent;
   stroke: transparent;
 }
-.place:hover rect,
-.place:focus-visible rect {
+.place:hover,
+.place:focus-visible {
   stroke: rgb(var(--v-theme-primary));
-  stroke-width: 1;
-}
-.place circle {
-  fill: rgb(var(--v-theme-on-surface));
-}
-.place text {
-  font: 600 5.4px var(--figure);
-  text-anchor: middle;
-  fill: rgb(var(--v-theme-background));
+  stroke-width: 0.4;
 }
 .lists {
   display: flex;
@@ -232,7 +209,7 @@ svg {
   gap: 8px;
   align-items: start;
 }
-ul {
+ol {
   list-style: none;
   margin: 0;
   padding: 0;

@@ -2,8 +2,8 @@
 import { useLocalStorage } from '@vueuse/core'
 import { useRouter } from 'vue-router'
 import { useTakeIn, type TakeIn } from '../../api/shop'
-import { dayFromNow } from '../../frame/days'
-import { pathOf } from '../stations'
+import { dayFromNow } from '../../controls/days'
+import { pathOf } from '../../job/stations'
 import TakeInForm from './TakeInForm.vue'
 
 const router = useRouter()

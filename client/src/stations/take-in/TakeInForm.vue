@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import ByField from '../../frame/ByField.vue'
+import ByField from '../../controls/ByField.vue'
 import { refDebounced } from '@vueuse/core'
 import { computed, reactive, ref, watch } from 'vue'
 import { useClients, type TakeIn } from '../../api/shop'
 import { saidOf, titleOf } from '../../api/refused'
 import { follow, type Clash } from './merge'
-import { requests } from './requests'
+import { requests } from '../../job/requests'
 import ClashForm from './ClashForm.vue'
 
 const props = defineProps<{ start: TakeIn; act: string; error: unknown; busy: boolean; disabled?: boolean }>()

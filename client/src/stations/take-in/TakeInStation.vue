@@ -1,27 +1,29 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useJob, type Job, type LoopSheet, type TakeIn } from '../../api/shop'
-import { asMoment } from '../../frame/days'
+import { useCorrect } from '../../api/job'
+import type { TakeIn } from '../../api/shop'
+import { asMoment } from '../../controls/days'
 import { useBench } from '../../api/bench'
-import CamePart from '../bench/CamePart.vue'
-import NotesPart from '../bench/NotesPart.vue'
+import { useJobHere } from '../../job/here'
+import CamePart from '../CamePart.vue'
+import NotesPart from '../NotesPart.vue'
 import CameWithList from './CameWithList.vue'
-import ReferralForm from './ReferralForm.vue'
+import ReferralForm from '../ReferralForm.vue'
 import TakeInForm from './TakeInForm.vue'
 
-const props = defineProps<{ job: Job; loop?: LoopSheet | undefined }>()
-const { correct } = useJob(() => props.job.id)
-const { sheet: bench } = useBench(() => props.job.id)
+const { id, job } = useJobHere()
+const correct = useCorrect(id)
+const { sheet: bench } = useBench(id)
 const start = computed<TakeIn>(() => ({
-  client: props.job.client,
-  contact: props.job.contact,
-  watch: props.job.watch,
-  request: props.job.request,
-  promised: props.job.promised,
-  words: props.job.words,
-  price: props.job.priceCents === null ? '' : (props.job.priceCents / 100).toFixed(2),
-  by: props.job.takenInBy,
-  wearer: props.job.wearer,
+  client: job.value.client,
+  contact: job.value.contact,
+  watch: job.value.watch,
+  request: job.value.request,
+  promised: job.value.promised,
+  words: job.value.words,
+  price: job.value.priceCents === null ? '' : (job.value.priceCents / 100).toFixed(2),
+  by: job.value.takenInBy,
+  wearer: job.value.wearer,
 }))
 </script>
 

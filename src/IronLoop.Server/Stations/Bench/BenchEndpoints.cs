@@ -199,14 +199,15 @@ internal static partial class BenchEndpoints
     {
         var refusals = new Refusals();
         refusals.Check("$.count", new AllowedNumber(1, 200), act.Count);
-        var part = refusals.Text("$.part", act.Part, 80, required: true);
         var why = refusals.Text("$.why", act.Why, 300, required: false);
         refusals.ThrowIfAny();
         using var work = shop.Begin();
         var file = TheJob.For(work, id, JobAct.UseTray);
         var (plan, now) = (file.Bench.Plan!, file.Bench.Now!);
-        if (!TrayLine.Of(plan.From, now.Stand, plan.To).Any(l => l.What == part))
-            refusals.Add("$.part", $"The tray knows no {part}; it has {string.Join(", ", TrayLine.Of(plan.From, now.Stand, plan.To).Select(l => l.What))}.");
+        var lines = TrayLine.Of(plan.From, now.Stand, plan.To);
+        var part = now.Stand.Find(act.Heap);
+        if (part is null || !lines.Any(l => TrayLine.IsAlike(now.Stand[l.Key], part)))
+            refusals.Add("$.heap", $"heap is “{act.Heap}”, which the tray does not know; it has {string.Join(", ", lines.Select(l => $"{l.Key} ({l.What})"))}.");
         refusals.ThrowIfAny("The tray is left as it was.");
         var at = clock.GetUtcNow();
         BenchChange.Begin(work, file);
@@ -215,9 +216,9 @@ internal static partial class BenchEndpoints
             booked = Fetching.Book(work, file, stocked, act.Act == TrayAct.FromStock ? act.Count : -act.Count);
         var said = "";
         for (var i = 0; i < act.Count; i++)
-            said = TrayActs.Do(work, TheJob.Read(work, id), part, act, booked, at);
+            said = TrayActs.Do(work, TheJob.Read(work, id), part!, act, booked, at);
         // What would leave an account that cannot be worked on is not put on it.
-        TheJob.Read(work, id).MayStayInTheTray(part).OrRefuse();
+        TheJob.Read(work, id).MayStayInTheTray(TrayLine.NameOf(part!)).OrRefuse();
         BenchWork.Why(work, id, why, at, file.Job.TakenInBy);
         Log.Write(work, id, at, file.Job.TakenInBy, Station.Bench, LogLine.Of(LogKind.Tray, said, booked).Saying(Wording.Why, why));
         return Kept(work, id);

@@ -130,8 +130,16 @@ internal sealed record CameWire(OnTheWatch On, HeldBy Held, bool IsWanted, bool 
 /// <summary>A kind of fastener and how it is known.</summary>
 internal sealed record FastenerWire(Fastener Fastener, string KnownBy);
 
+/// <summary>Things of one kind in the tray.</summary>
+/// <param name="Heap">By what it is told.</param>
+/// <param name="Part">What it is called.</param>
+internal sealed record HeapWire(string Heap, string Part)
+{
+    public static HeapWire Of(Thing thing) => new(thing.Id, TrayLine.NameOf(thing));
+}
+
 /// <summary>Where the parts of one kind are.</summary>
-internal sealed record TrayLineWire(string Part, bool Links, int Watch, int Tray, int Bag, int Scrapped, int Lost, int FromStock);
+internal sealed record TrayLineWire(string Heap, string Part, bool Links, int Watch, int Tray, int Bag, int Scrapped, int Lost, int FromStock);
 
 /// <summary>A part in stock that could take a lost one's place.</summary>
 internal sealed record TrayStockWire(long PartId, string Article, string Name, string Measured, int Free);
@@ -171,7 +179,7 @@ internal sealed record ClosesWire(string Place, int Count, int Planned, bool Has
 internal sealed record BenchSheet(
     ToldStand? From, ToldStand? To, SetupWire Setup, GripWire Hands, CameWire Came, bool HasLinks, IReadOnlyList<LookWire> Joints, IReadOnlyList<JointGroup> Asks, IReadOnlyList<FastenerWire> Fasteners, int Round,
     IReadOnlyList<EarlierWire> Earlier, IReadOnlyList<StepWire> Steps, double MinutesLeft, IReadOnlyList<TrayLineWire> Tray, BenchConsentWire? Consent, string? Trouble,
-    string? Foretold, ClosesWire? Closes, IReadOnlyList<NoteWire> Notes, IReadOnlyList<NoteWire> Former, IReadOnlyList<string> CameOut, int? OnceIsEnough, ToGaugeWire? ToGauge, IReadOnlyList<LentLineWire> Lent, IReadOnlyList<GoneWire> Gone)
+    string? Foretold, ClosesWire? Closes, IReadOnlyList<NoteWire> Notes, IReadOnlyList<NoteWire> Former, IReadOnlyList<HeapWire> CameOut, int? OnceIsEnough, ToGaugeWire? ToGauge, IReadOnlyList<LentLineWire> Lent, IReadOnlyList<GoneWire> Gone)
 {
     private static readonly JointGroup[] OfABracelet = [JointGroup.Links, JointGroup.ClaspTwelve, JointGroup.ClaspSix];
 
@@ -219,14 +227,14 @@ internal sealed record BenchSheet(
             ? chance : null;
 
     /// <summary>The small parts of the joint that the last step opened.</summary>
-    private static IReadOnlyList<string> CameOutOf(JobBench bench) => bench is { Done: [.., { Acts: { } acts, Skipped: null }], Plan: { } plan, Now: { } now }
+    private static IReadOnlyList<HeapWire> CameOutOf(JobBench bench) => bench is { Done: [.., { Acts: { } acts, Skipped: null }], Plan: { } plan, Now: { } now }
         ? [.. acts.OfType<Act.Open>().SelectMany(o => plan.From.Joint(o.Joint)?.Parts ?? []).Select(p => now.Stand.Find(p)).OfType<Thing>()
-            .Where(t => t is { Place: Place.Tray, IsPart: true } && t.Kind is not (ThingKind.SafetyFlap or ThingKind.Fastener)).Select(TrayLine.NameOf).Distinct()]
+            .Where(t => t is { Place: Place.Tray, IsPart: true } && t.Kind is not (ThingKind.SafetyFlap or ThingKind.Fastener)).DistinctBy(TrayLine.NameOf).Select(HeapWire.Of)]
         : [];
 
     private static IReadOnlyList<TrayLineWire> Lines(JobBench bench) => bench is { Plan: { } plan, Now: { } now }
         ? [.. TrayLine.Of(plan.From, now.Stand, plan.To).Select(l => new TrayLineWire(
-            l.What, now.Stand.Things.Any(t => t.Kind == ThingKind.Link && TrayLine.NameOf(t) == l.What), l[Place.Watch], l[Place.Tray], l[Place.Bag], l[Place.Thrown], l[Place.Lost], l.FromStock))]
+            l.Key, l.What, now.Stand[l.Key].Kind == ThingKind.Link, l[Place.Watch], l[Place.Tray], l[Place.Bag], l[Place.Thrown], l[Place.Lost], l.FromStock))]
         : [];
 
     /// <summary>The consent the lasting work waits for; both topics are signed together at the bench.</summary>
@@ -277,7 +285,7 @@ internal enum TrayAct
 /// <param name="Count">How many.</param>
 /// <param name="PartId">Which part in stock it was, when it is counted there.</param>
 /// <param name="Why">A word on it.</param>
-internal sealed record TrayActWire(string Part, int Count, TrayAct Act, long? PartId = null, string Why = "");
+internal sealed record TrayActWire(string Heap, int Count, TrayAct Act, long? PartId = null, string Why = "");
 
 /// <summary>What was found at a try-on.</summary>
 /// <param name="Amount">Millimetres of surplus or gap, or links pinched, as typed.</param>

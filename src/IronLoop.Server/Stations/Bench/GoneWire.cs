@@ -11,23 +11,24 @@ namespace IronLoop.Server.Stations.Bench;
 internal sealed record GoneOfferWire(long PartId, string Article, string Name, string Measured, string Drawer, int Free, bool OfSize);
 
 /// <summary>A part that is bent, worn or lost, and wants another in its place.</summary>
-/// <param name="Part">What it is, as the tray names it.</param>
+/// <param name="Heap">The heap it is of.</param>
+/// <param name="Part">What that is called.</param>
 /// <param name="Offers">What lies in stock of its kind and size, that whose size is known first.</param>
-internal sealed record GoneWire(string Part, IReadOnlyList<GoneOfferWire> Offers)
+internal sealed record GoneWire(string Heap, string Part, IReadOnlyList<GoneOfferWire> Offers)
 {
     private static readonly PartKind[] Small = [PartKind.Pin, PartKind.Bar, PartKind.Link];
 
     public static IReadOnlyList<GoneWire> Of(ShopWork work, JobBench bench) => bench is not { Facts: { } facts, Plan: { } plan, Now: { } now } ? [] :
     [
-        .. now.Stand.Things.Where(t => t.Place is Place.Lost or Place.Thrown).Select(TrayLine.NameOf).Distinct()
-            .Select(name => GoneParts.Missing(plan, now.Stand, name)).OfType<Thing>().Select(thing => For(work, facts, plan, thing)),
+        .. now.Stand.Things.Where(t => t.Place is Place.Lost or Place.Thrown).DistinctBy(TrayLine.NameOf)
+            .Select(gone => GoneParts.Missing(plan, now.Stand, gone)).OfType<Thing>().Select(thing => For(work, facts, plan, thing)),
     ];
 
     private static GoneWire For(ShopWork work, BenchFacts facts, BenchPlan plan, Thing thing)
     {
         var joint = plan.From.Joints.FirstOrDefault(j => j.Parts.Contains(thing.Id));
         var across = joint is null ? null : facts.Look(JointNames.GroupOf(joint.Id)).Across;
-        return new GoneWire(TrayLine.NameOf(thing),
+        return new GoneWire(thing.Id, TrayLine.NameOf(thing),
         [
             .. Small.SelectMany(kind => Parts.All(work, kind)).Where(p => p.Count.Free > 0)
                 .Select(p => (Part: p, Fits: InItsPlace.Fits(thing, p.Part, across))).Where(p => p.Fits != false).OrderBy(p => p.Fits is null).Take(6)

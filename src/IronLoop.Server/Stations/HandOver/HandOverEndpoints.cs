@@ -13,15 +13,17 @@ using IronLoop.Storage;
 namespace IronLoop.Server.Stations.HandOver;
 
 /// <summary>What was counted into the bag of one kind.</summary>
-/// <param name="Fits">As the bag names it; it is counted by what it is.</param>
-internal readonly record struct BagCountWire(string What, int Count, string? Fits = null);
+/// <param name="Key">As the hand-over’s sheet has it.</param>
+/// <param name="What">What it is called; it is counted by its key.</param>
+/// <param name="Fits">As the bag names it.</param>
+internal readonly record struct BagCountWire(string Key, int Count, string? What = null, string? Fits = null);
 
 /// <summary>What was counted into the bag, and how the watch goes back.</summary>
 /// <param name="Counted">Each kind of part and how many were counted.</param>
 /// <param name="By">The fitter's initials, 1 to 4 letters.</param>
 /// <param name="Note">What is not settled gets a note.</param>
 /// <param name="GoesBack">Collected or posted; collected when nothing is said.</param>
-/// <param name="Packed">The lines of the packed list that were ticked; all of them when it is posted.</param>
+/// <param name="Packed">The keys of the lines of the packed list that were ticked; all of them when it is posted.</param>
 /// <param name="Price">The price, as typed; null leaves what was agreed.</param>
 /// <param name="ObserveOn">The day the shop promises to ask after it, from tomorrow to a year on.</param>
 /// <param name="ObserveFor">What is watched until then, up to 200 characters.</param>
@@ -103,20 +105,20 @@ internal static class HandOverEndpoints
             refusals.Add("$.observeOn", "What is watched needs the day it is asked after.");
         foreach (var line in expected)
         {
-            var found = counted.Counted.Where(c => c.What == line.What).Sum(c => (long)c.Count);
+            var found = counted.Counted.Where(c => c.Key == line.Key).Sum(c => (long)c.Count);
             if (found != line.Count)
                 refusals.Add("$.counted", $"{line.What}: {found} counted, {line.Count} must be in the bag.");
         }
-        foreach (var stray in counted.Counted.Where(c => expected.All(e => e.What != c.What)))
-            refusals.Add("$.counted", $"{stray.What}: nothing of this kind came out.");
+        foreach (var stray in counted.Counted.Where(c => expected.All(e => e.Key != c.Key)))
+            refusals.Add("$.counted", $"{stray.What ?? stray.Key}: nothing of this kind came out.");
         if (file.Bench.Now is { } now && note.Length == 0)
             foreach (var lost in now.Stand.Things.Where(t => t.Place == Place.Lost && !now.Stand.Things.Any(o => o.Instead == t.Id && o.Place != Place.Drawer)).GroupBy(t => t.Plural))
                 refusals.Add("$.note", $"{lost.Key}: {lost.Count()} lost and not replaced; say in the note what the owner is told.");
         foreach (var open in StepNotes.Of(work, file.Job.Id).Where(n => n.IsOpen))
             refusals.Add("$.notes", $"Not settled: {open.Text}. Answer it first.");
         if (counted.GoesBack == HowItGoesBack.Posted)
-            foreach (var line in Closing.Packed(work, file, expected).Except(counted.Packed ?? [], StringComparer.Ordinal))
-                refusals.Add("$.packed", $"Not packed yet: {line}.");
+            foreach (var line in Closing.Packed(work, file, expected).Where(l => counted.Packed?.Contains(l.Key) != true))
+                refusals.Add("$.packed", $"Not packed yet: {line.Says}.");
         refusals.ThrowIfAny("The watch cannot go back like this. Look in the tray before closing.");
         return new HandedOver(counted.GoesBack ?? HowItGoesBack.Collected, by, note, null, null, counted.ObserveOn, observe, null);
     }

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using IronLoop.Core.Fitting;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Measuring;
 using IronLoop.Server.Contract;
@@ -24,9 +25,12 @@ internal sealed record PhotoWire(long Id, string Type, long Bytes, string Href, 
 internal sealed record ReferralWire(IReadOnlyList<OutsideCraft> Reasons, bool Referred, string? Note = null);
 
 /// <summary>All that was seen and brought along.</summary>
+/// <param name="Marks">Their numbers in the drawing are their places here, from 1.</param>
+/// <param name="Watch">The watch drawn with its marks.</param>
 /// <param name="ProposedNote">What the owner could be told, from what was ticked.</param>
 internal sealed record TakeInSheet(
     IReadOnlyList<MarkWire> Marks,
+    Picture Watch,
     IReadOnlyList<CameWithWire> CameWith,
     IReadOnlyList<PhotoWire> Photos,
     IReadOnlyList<OutsideCraft> OutsideCraft,
@@ -38,8 +42,10 @@ internal sealed record TakeInSheet(
     {
         var cameWith = TakeIns.CameWithOf(work, job.Id);
         var outside = TakeIns.OutsideCraftOf(work, job.Id);
+        var marks = TakeIns.MarksOf(work, job.Id);
         return new TakeInSheet(
-            [.. TakeIns.MarksOf(work, job.Id).Select(m => new MarkWire(m.Id, m.Place, m.Kind, m.Note))],
+            [.. marks.Select(m => new MarkWire(m.Id, m.Place, m.Kind, m.Note))],
+            ConditionPicture.Of([.. marks.Select(m => m.Place)]),
             [.. Enum.GetValues<CameWith>().Select(w => new CameWithWire(w, cameWith.GetValueOrDefault(w)))],
             [.. TakeIns.PhotosOf(work, job.Id).Select(p => new PhotoWire(p.Id, p.Type, p.Bytes, $"/api/photos/{p.Id}", $"/api/photos/{p.Id}/thumbnail"))],
             outside,
@@ -47,6 +53,9 @@ internal sealed record TakeInSheet(
             job.ReferNote,
             Referral.Note(outside));
     }
+
+    /// <summary>Where a mark can be put.</summary>
+    public IReadOnlyList<ConditionPlace> Places { get; } = ConditionPicture.Places;
 }
 
 /// <summary>Condition on arrival, what came with it, photos, and what is outside the craft.</summary>
@@ -70,7 +79,7 @@ internal static class TakeInSheetEndpoints
             .ProducesValidationProblem();
         sheet.MapPost("/photos", AddPhoto).WithName("addPhoto").WithSummary("Adds a photo: PNG or JPEG by content, up to 10 MB.")
             .Produces<TakeInSheet>()
-            .WithMetadata(new RequestSizeLimitAttribute(Picture.MostBytes + 64 * 1024))
+            .WithMetadata(new RequestSizeLimitAttribute(KeptPhoto.MostBytes + 64 * 1024))
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status413PayloadTooLarge);
         sheet.MapDelete("/photos/{photo:long}", DropPhoto).WithName("dropPhoto").WithSummary("Takes a photo away.")
             .ProducesProblem(StatusCodes.Status404NotFound);
@@ -121,7 +130,7 @@ internal static class TakeInSheetEndpoints
 
     private static async Task<TakeInSheet> AddPhoto(long id, HttpRequest request, OpenShop shop, TimeProvider clock)
     {
-        var picture = await Picture.Read(request.Body, request.HttpContext.RequestAborted);
+        var picture = await KeptPhoto.Read(request.Body, request.HttpContext.RequestAborted);
         return Change(id, shop, work =>
         {
             var photo = TakeIns.AddPhoto(work, id, picture.Type, picture.Bytes.Length, clock.GetUtcNow());
@@ -148,7 +157,7 @@ internal static class TakeInSheetEndpoints
         var path = PhotoFolder.Beside(shop.File).Whole(id, photo.Bytes, thumbnail)
             ?? throw RefusedException.NotFound($"The file of photo {id} is damaged or missing from the folder photos, and no backup has it.");
         // It is what its content says, whatever is stored of it.
-        if (Picture.TypeOf(path) is not { } type)
+        if (KeptPhoto.TypeOf(path) is not { } type)
             throw RefusedException.NotFound($"The file of photo {id} is no picture.");
         return Results.File(path, type);
     }

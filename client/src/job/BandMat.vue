@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import LayOutMat from '../drawing/LayOutMat.vue'
+import { useJobHere } from './here'
+
+const { loop, marked, at, hand, changeable } = useJobHere()
+</script>
+
+<template>
+  <div v-if="loop?.layOut" class="flat">
+    <LayOutMat
+      :lay-out="loop.layOut"
+      :changeable="changeable"
+      :marked="marked"
+      @toggle="hand.toggle"
+      @position="hand.move"
+      @here="at = $event"
+      @across="hand.across"
+      @pin="hand.pin"
+    />
+  </div>
+</template>
+
+<style scoped>
+.flat {
+  height: 114px;
+}
+</style>

@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import FourRulers from '../drawing/FourRulers.vue'
+import LoopDrawing from '../drawing/LoopDrawing.vue'
+import { useJobHere } from './here'
+
+/** Without rulers, another thing is measured by now. */
+withDefaults(defineProps<{ rulers?: boolean; small?: boolean }>(), { rulers: true })
+const { loop, marked } = useJobHere()
+</script>
+
+<template>
+  <div v-if="loop?.drawing" class="drawing">
+    <LoopDrawing :drawing="loop.drawing" :small="small" :marked="marked" />
+  </div>
+  <p v-else class="quiet empty">
+    The loop is drawn here once lug-to-lug, wrist and wear preference are gauged.
+  </p>
+  <FourRulers v-if="rulers && loop?.rulers" :rulers="loop.rulers" />
+</template>
+
+<style scoped>
+.drawing {
+  min-height: 0;
+}
+.empty {
+  align-self: center;
+  text-align: center;
+  padding: 0 40px;
+}
+@media (max-width: 960px) {
+  .drawing {
+    height: 300px;
+  }
+}
+</style>

@@ -1,0 +1,11 @@
+import type { Request } from '../api/shop'
+
+export const requests: { value: Request; title: string }[] = [
+  { value: 'changeStrap', title: 'Change the strap' },
+  { value: 'fitMesh', title: 'Fit a mesh' },
+  { value: 'replaceClasp', title: 'Replace the clasp' },
+  { value: 'takeLinksOut', title: 'Take links out' },
+  { value: 'putLinksIn', title: 'Put links in' },
+  { value: 'refit', title: 'Refit after wear' },
+  { value: 'somethingElse', title: 'Something else' },
+]

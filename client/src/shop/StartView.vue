@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRack } from '../api/shop'
+import DueObservations from './DueObservations.vue'
+import { nameOf, pathOf } from '../job/stations'
+
+const { data: tags } = useRack()
+const first = computed(() => tags.value?.[0])
+const late = computed(() => tags.value?.filter((t) => t.late).length ?? 0)
+const today = computed(() => tags.value?.filter((t) => t.today).length ?? 0)
+</script>
+
+<template>
+  <section class="start">
+    <template v-if="tags && !first">
+      <h1>No job hangs on the rack.</h1>
+      <p class="says">Take in the first: who, which watch, what is asked for, and when it is promised.</p>
+      <v-btn color="primary" to="/take-in">Take in a job</v-btn>
+    </template>
+    <template v-else-if="first">
+      <h1>{{ tags?.length }} {{ tags?.length === 1 ? 'job hangs' : 'jobs hang' }} on the rack.</h1>
+      <p class="says">
+        {{ late === 0 ? 'None is late' : `${late} late` }}, {{ today === 0 ? 'none' : today }} promised for
+        today. First is {{ first.client }}’s {{ first.watch }}, at {{ nameOf(first.next) }}.
+      </p>
+      <v-btn color="primary" :to="`/jobs/${first.id}/${pathOf[first.next]}`"
+        >Go on with {{ first.client }}</v-btn
+      >
+    </template>
+    <DueObservations />
+  </section>
+</template>
+
+<style scoped>
+.start {
+  display: grid;
+  gap: 18px;
+  justify-items: start;
+  align-content: center;
+  min-height: 80vh;
+  max-width: 34rem;
+  margin: 0 auto;
+  padding: 24px;
+}
+h1 {
+  font-size: 34px;
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRefer, useTakeInSheet } from '../api/job'
+import type { Job, OutsideCraft } from '../api/shop'
+import { outside } from './outside'
+import RefusedLine from '../controls/RefusedLine.vue'
+
+/** At the bench a job may be referred for no other reason than doubt. */
+const props = defineProps<{ job: Job; doubt?: boolean }>()
+const sheet = useTakeInSheet(() => props.job.id)
+const refer = useRefer(() => props.job.id)
+const reasons = computed(() => sheet.data.value?.outsideCraft ?? [])
+const referred = computed(() => sheet.data.value?.referred ?? false)
+const note = ref('')
+// The proposal follows what is ticked until the job is referred; then the note stands as it was given.
+watch(
+  () => sheet.data.value,
+  (now) => {
+    if (now) note.value = now.referred ? now.note : now.proposedNote
+  },
+  { immediate: true },
+)
+
+function tick(reason: OutsideCraft) {
+  const next = reasons.value.includes(reason)
+    ? reasons.value.filter((r) => r !== reason)
+    : [...reasons.value, reason]
+  refer.mutate({ reasons: next, referred: referred.value, note: referred.value ? note.value : '' })
+}
+</script>
+
+<template>
+  <div class="referral">
+    <h2>Outside the craft</h2>
+    <div class="reasons">
+      <label v-for="o in outside" :key="o.value">
+        <input
+          type="checkbox"
+          :name="o.value"
+          :checked="reasons.includes(o.value)"
+          :disabled="!job.may.putRight.ok || refer.isPending.value"
+          @change="tick(o.value)"
+        />
+        {{ o.title }}
+      </label>
+    </div>
+    <template v-if="reasons.length > 0 || referred || doubt">
+      <v-textarea
+        v-model="note"
+        label="What the owner is told"
+        name="referNote"
+        rows="2"
+        auto-grow
+        max-rows="6"
+        :disabled="referred || !job.may.putRight.ok"
+      />
+      <v-btn
+        v-if="job.may.putRight.ok"
+        :variant="referred ? 'outlined' : 'flat'"
+        color="primary"
+        :loading="refer.isPending.value"
+        @click="refer.mutate({ reasons, referred: !referred, note })"
+      >
+        {{ referred ? 'Take it back' : 'Refer to a watchmaker' }}
+      </v-btn>
+    </template>
+    <RefusedLine :of="refer.error.value" />
+  </div>
+</template>
+
+<style scoped>
+.referral {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+}
+.referral :deep(.v-textarea) {
+  width: 100%;
+}
+.reasons {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 16px;
+  width: 100%;
+}
+label {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 44px;
+}
+input {
+  width: 22px;
+  height: 22px;
+}
+</style>
