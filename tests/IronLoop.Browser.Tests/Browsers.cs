@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Chrome;
 
@@ -11,8 +12,8 @@ namespace IronLoop.Browser.Tests;
 /// </summary>
 public sealed class Browsers : IDisposable
 {
-    private static readonly Stack<ChromeDriver> Free = new();
-    private static readonly List<(ChromeDriver Driver, string Profile)> All = [];
+    private static readonly ConcurrentStack<ChromeDriver> Free = new();
+    private static readonly ConcurrentBag<(ChromeDriver Driver, string Profile)> All = [];
 
     internal static ChromeDriver Borrow()
     {
@@ -50,7 +51,7 @@ public sealed class Browsers : IDisposable
         options.AddArguments(
             "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
             "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--force-device-scale-factor=1", "--hide-scrollbars",
-            "--lang=en-GB", $"--user-data-dir={profile}");
+            "--lang=en-GB", "--force-prefers-reduced-motion", $"--user-data-dir={profile}");
         options.SetLoggingPreference(LogType.Browser, LogLevel.Warning);
         var driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromMinutes(1));
         All.Add((driver, profile));

@@ -1,7 +1,7 @@
 using System.Reflection;
 
-// One browser at a time: two cores are few for Chromium, and a screen under test should not wait for another.
-[assembly: Xunit.v3.Parallelization(Mode = Xunit.Sdk.ParallelMode.None)]
+// Two browsers at a time: a test waits for its screen about a third of its time, which is the other's meanwhile.
+[assembly: Xunit.v3.Parallelization(Mode = Xunit.Sdk.ParallelMode.All, MaxThreads = 2)]
 
 namespace IronLoop.Browser.Tests;
 

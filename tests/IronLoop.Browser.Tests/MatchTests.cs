@@ -56,7 +56,7 @@ public sealed class MatchTests : IDisposable
         _screen.Go("/jobs/10/match");
         _screen.Until(() => _screen.All(".card").Count > 0);
         Press("SK-P20", "Try in the loop");
-        _screen.Until(() => _screen.All(".band.tried").Count == 1, "the band in the loop, dashed");
+        _screen.Until(() => _screen.All("path.edge.dashed").Count > 0, "the band in the loop, dashed");
         _screen.All(".card .ways tr").Count.ShouldBe(4);
         _screen.UntilSays("two layers under the case");
         Press("SK-P20", "Reversed single");
@@ -64,7 +64,7 @@ public sealed class MatchTests : IDisposable
         _screen.UntilSays("Choose the band that goes on.");
         Press("SK-P20", "Choose SK-P20");
         _screen.UntilSays("A band is chosen");
-        _screen.All(".band.tried").ShouldBeEmpty();
+        _screen.All("path.edge.dashed").ShouldBeEmpty();
         _screen.NoConsoleErrors();
     }
 

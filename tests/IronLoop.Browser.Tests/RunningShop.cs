@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Diagnostics;
 
 namespace IronLoop.Browser.Tests;
@@ -16,7 +17,7 @@ public sealed class RunningShop : IDisposable
     });
 
     // One shop after the other has the same port, so that the browser keeps what it compiled of the client.
-    private static string? _freePort = "0";
+    private static readonly ConcurrentStack<string> FreePorts = new();
 
     private readonly bool _demo;
     private readonly string _folder = Directory.CreateTempSubdirectory("iron-loop-").FullName;
@@ -30,7 +31,7 @@ public sealed class RunningShop : IDisposable
         if (demo)
             foreach (var file in Directory.GetFiles(DemoFolder.Value))
                 File.Copy(file, Path.Combine(_folder, Path.GetFileName(file)));
-        (_process, Address) = Start(Interlocked.Exchange(ref _freePort, null) ?? "0");
+        (_process, Address) = Start(FreePorts.TryPop(out var port) ? port : "0");
     }
 
     /// <summary>The address it answers at; the same after a restart, so that an open page finds it again.</summary>
@@ -52,7 +53,7 @@ public sealed class RunningShop : IDisposable
     public void Dispose()
     {
         Stop();
-        _freePort = new Uri(Address).Port.ToString(System.Globalization.CultureInfo.InvariantCulture);
+        FreePorts.Push(new Uri(Address).Port.ToString(System.Globalization.CultureInfo.InvariantCulture));
         Directory.Delete(_folder, recursive: true);
     }
 

@@ -21,7 +21,7 @@ public sealed class TakeInTests : IDisposable
         _screen.Go("/jobs/14/take-in");
         _screen.UntilSays("No mark: as it should be.");
         _screen.Press("dent");
-        _screen.Focus("g[aria-label^='lug, 12 left']");
+        _screen.Focus("rect[aria-label^='lug, 12 left']");
         _screen.Key(Keys.Enter);
         _screen.UntilSays("dent, lug, 12 left");
         _screen.Find("input[name=photo]").SendKeys(Path.Combine(House.Root, "docs/screenshots/log.png"));

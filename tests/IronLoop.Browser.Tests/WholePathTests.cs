@@ -47,7 +47,7 @@ public sealed class WholePathTests : IDisposable
         _screen.Type("wrist", "17,1 cm");
         _screen.Pick("wear", "Regular");
         _screen.UntilSays("All that is needed is known");
-        _screen.All(".head.assumed").Count.ShouldBe(1, "the head is dashed while its bars are assumed");
+        _screen.All("path.head.dashed").Count.ShouldBe(3, "the head is dashed while its bars are assumed");
 
         // Match.
         OpenStation("Match");
@@ -193,7 +193,7 @@ public sealed class WholePathTests : IDisposable
 
     private void ExpectOneRefusal()
     {
-        var failed = Should.Throw<ShouldAssertException>(_screen.NoConsoleErrors);
+        var failed = Should.Throw<ShouldAssertException>(() => _screen.NoConsoleErrors());
         failed.Message.ShouldContain("400");
         failed.Message.ShouldNotContain("500");
     }

@@ -13,19 +13,9 @@ public sealed class ArchiveTests : IDisposable
 
     public void Dispose() => _shop.Dispose();
 
-    private static async Task<JsonNode> Ended(Shop shop, JsonNode work)
-    {
-        while (work["state"]!.GetValue<string>() == "running")
-        {
-            await Task.Yield();
-            work = await shop.Get($"/api/long-work/{work["id"]!.GetValue<string>()}");
-        }
-        return work;
-    }
-
     private static async Task<byte[]> Archive(Shop shop)
     {
-        var work = await Ended(shop, await shop.Post("/api/archive", null));
+        var work = await shop.Ended(await shop.Post("/api/archive", null));
         work["state"]!.GetValue<string>().ShouldBe("done", work.ToJsonString());
         return await shop.Client.GetByteArrayAsync($"/api/long-work/{work["id"]!.GetValue<string>()}/file");
     }
@@ -34,7 +24,7 @@ public sealed class ArchiveTests : IDisposable
     {
         using var answer = await shop.Client.PostAsync("/api/archive/restore", new ByteArrayContent(archive) { Headers = { { "Content-Type", "application/octet-stream" } } });
         answer.StatusCode.ShouldBe(HttpStatusCode.OK, await answer.Content.ReadAsStringAsync());
-        return await Ended(shop, JsonNode.Parse(await answer.Content.ReadAsStringAsync())!);
+        return await shop.Ended(JsonNode.Parse(await answer.Content.ReadAsStringAsync())!);
     }
 
     [Fact]
@@ -123,7 +113,7 @@ public sealed class ArchiveTests : IDisposable
         var before = await Archive(_shop);
         var work = await _shop.Post("/api/log/index", null);
         await _shop.Send(HttpMethod.Delete, $"/api/long-work/{work["id"]!.GetValue<string>()}", null);
-        (await Ended(_shop, work))["state"]!.GetValue<string>().ShouldBeOneOf("cancelled", "done");
+        (await _shop.Ended(work))["state"]!.GetValue<string>().ShouldBeOneOf("cancelled", "done");
         (await _shop.Get("/api/log?client=torvic"))["visits"]!.AsArray().Count.ShouldBe(1);
         (await Archive(_shop)).ShouldBe(before);
         await _shop.Send(HttpMethod.Get, "/api/long-work/nothing", null, HttpStatusCode.NotFound);
@@ -137,7 +127,7 @@ public sealed class ArchiveTests : IDisposable
             Storage.Visits.IndexAll(work, (_, _) => { });
             work.Commit();
         }
-        (await Ended(_shop, await _shop.Post("/api/log/index", null)))["says"]!.GetValue<string>().ShouldEndWith("jobs are in the index.");
+        (await _shop.Ended(await _shop.Post("/api/log/index", null)))["says"]!.GetValue<string>().ShouldEndWith("jobs are in the index.");
         (await _shop.Get("/api/log?client=torvic"))["visits"]!.AsArray().Count.ShouldBe(1);
     }
 

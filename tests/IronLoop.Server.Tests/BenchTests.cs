@@ -128,7 +128,7 @@ public sealed class BenchTests : IDisposable
         var bag = (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"]!.AsArray();
         await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = bag, by = "TB" });
         Balances(await Bench(job), opening);
-        (await _shop.Post($"/api/jobs/{await JobId("Bettan Oakes")}/bench/tray", new { heap = "rubies", count = 1, act = "lost" }, HttpStatusCode.BadRequest)).ToJsonString()
+        (await _shop.Post($"/api/jobs/{await JobId("Bettan Oakes")}/bench/tray", new { heap = "rubies", count = 1, act = "lost" }, HttpStatusCode.BadRequest))["errors"]!["$.heap"]![0]!.GetValue<string>()
             .ShouldContain("heap is “rubies”, which the tray does not know");
     }
 
@@ -201,7 +201,7 @@ public sealed class BenchTests : IDisposable
         var bench = await Forward(job, "open");
         bench["cameOut"]!.AsArray().ShouldBeEmpty("nothing is out yet");
         bench = await _shop.Put($"/api/jobs/{job}/bench/steps/{Text(Next(bench), "key")}", new { done = true });
-        bench["cameOut"]!.AsArray().Select(c => c!.GetValue<string>()).ShouldBe(["link screws"]);
+        bench["cameOut"]!.AsArray().Select(c => Text(c, "part")).ShouldBe(["link screws"]);
         bench = await _shop.Post($"/api/jobs/{job}/bench/tray", new { heap = await Heap(job, "link screws"), count = 1, act = "scrapped", why = "bent" });
         bench["cameOut"]!.AsArray().ShouldBeEmpty("it is judged");
         Text(bench["gone"]!.AsArray().Single(), "part").ShouldBe("link screws");

@@ -78,12 +78,7 @@ public sealed class ComeOverTests : IDisposable
         const string backup = "iron-loop-20260101T000000Z.db";
         Directory.CreateDirectory(Path.Combine(_folder, "backups"));
         ShopsBefore.Unpack(13, Path.Combine(_folder, "backups", backup));
-        var back = await shop.Post($"/api/backups/{backup}/restore", null);
-        while (back["state"]!.GetValue<string>() == "running")
-        {
-            await Task.Yield();
-            back = await shop.Get($"/api/long-work/{back["id"]!.GetValue<string>()}");
-        }
+        var back = await shop.Ended(await shop.Post($"/api/backups/{backup}/restore", null));
         back["state"]!.GetValue<string>().ShouldBe("done", back.ToJsonString());
         var job = (await shop.Get("/api/jobs")).AsArray().Single(j => j!["client"]!.GetValue<string>() == "Sunniva Marl")!["id"]!.GetValue<long>();
         Left(await shop.Get($"/api/jobs/{job}/bench")).ShouldNotContain("oldBandOff", "the old band is off already");

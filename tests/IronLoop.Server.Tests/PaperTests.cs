@@ -1,6 +1,8 @@
+using System.Globalization;
 using System.Net;
 using System.Net.Sockets;
 using System.Text;
+using System.Text.RegularExpressions;
 using System.Xml.Linq;
 using IronLoop.Core.Jobs;
 using SkiaSharp;
@@ -124,13 +126,20 @@ public sealed class PaperTests : IDisposable
             float Mm(string field) => picture[field]!.GetValue<float>();
             var svg = XDocument.Parse(await _shop.Client.GetStringAsync($"/api/jobs/{job}/{name}.svg")).Root!;
             var screen = picture["shapes"]!.AsArray().Select(s => (Dashed: s!["dashed"]!.GetValue<bool>(), Box: Box(s["path"]!.GetValue<string>(), -Mm("left"), -Mm("top")))).ToList();
-            var paper = svg.Descendants().Where(e => e.Name.LocalName == "path").Select(e => Box(e.Attribute("d")!.Value, 0, 0)).ToList();
+            var paper = svg.Descendants().Where(e => e.Name.LocalName == "path").Select(Painted).ToList();
             foreach (var (dashed, box) in screen)
                 paper.ShouldContain(p => Alike(p, box, dashed), $"{name}: the screen’s {box} is not on paper");
             paper.ShouldAllBe(p => screen.Any(s => Alike(p, s.Box, s.Dashed)), $"{name}: nothing is on paper that is not on the screen");
             svg.Descendants().Where(e => e.Name.LocalName == "text").Select(e => e.Value.Trim())
                 .ShouldBe(picture["words"]!.AsArray().Select(w => w!["text"]!.GetValue<string>()));
         }
+    }
+
+    private static SKRect Painted(XElement path)
+    {
+        var moved = Regex.Match(path.Attribute("transform")?.Value ?? "", @"^translate\((?<right>\S+) (?<down>\S+)\)$");
+        float Mm(string group) => moved.Success ? float.Parse(moved.Groups[group].Value, CultureInfo.InvariantCulture) : 0;
+        return Box(path.Attribute("d")!.Value, Mm("right"), Mm("down"));
     }
 
     private static SKRect Box(string path, float right, float down)
@@ -141,10 +150,10 @@ public sealed class PaperTests : IDisposable
         return box;
     }
 
-    // A dash need not reach the end of its line.
+    // A dash need not reach the end of its line, and is told by its own edge.
     private static bool Alike(SKRect a, SKRect b, bool dashed)
     {
-        var most = dashed ? 1f : 0.03f;
+        var most = dashed ? 1.3f : 0.03f;
         return Math.Abs(a.Left - b.Left) < most && Math.Abs(a.Right - b.Right) < most && Math.Abs(a.Top - b.Top) < most && Math.Abs(a.Bottom - b.Bottom) < most;
     }
 

@@ -13,16 +13,6 @@ public sealed class SafekeepingTests : IDisposable
 
     public void Dispose() => _shop.Dispose();
 
-    private async Task<JsonNode> Ended(JsonNode work)
-    {
-        while (work["state"]!.GetValue<string>() == "running")
-        {
-            await Task.Yield();
-            work = await _shop.Get($"/api/long-work/{work["id"]!.GetValue<string>()}");
-        }
-        return work;
-    }
-
     private Task<JsonNode> TakeIn(string client) =>
         _shop.Send(HttpMethod.Post, "/api/jobs", new { client, watch = "Ostwick", request = "refit", promised = "2026-12-01", by = "mk" }, HttpStatusCode.Created);
 
@@ -30,11 +20,11 @@ public sealed class SafekeepingTests : IDisposable
     public async Task A_shop_goes_back_to_a_backup_and_what_was_there_is_kept()
     {
         await TakeIn("Before Backup");
-        (await Ended(await _shop.Post("/api/backups", null)))["state"]!.GetValue<string>().ShouldBe("done");
+        (await _shop.Ended(await _shop.Post("/api/backups", null)))["state"]!.GetValue<string>().ShouldBe("done");
         var first = (await _shop.Get("/api/backups"))[0]!["name"]!.GetValue<string>();
         await TakeIn("After Backup");
         _shop.Clock.Advance(TimeSpan.FromMinutes(5));
-        var back = await Ended(await _shop.Post($"/api/backups/{first}/restore", null));
+        var back = await _shop.Ended(await _shop.Post($"/api/backups/{first}/restore", null));
         back["state"]!.GetValue<string>().ShouldBe("done", back.ToJsonString());
 
         Directory.GetFiles(Path.Combine(_shop.Folder, "backups")).ShouldAllBe(f => f.EndsWith(".db", StringComparison.Ordinal), "a backup is one file");
@@ -43,7 +33,7 @@ public sealed class SafekeepingTests : IDisposable
         // And forward again: nothing is lost by going back.
         var kept = (await _shop.Get("/api/backups")).AsArray().Select(b => b!["name"]!.GetValue<string>()).Single(n => n != first);
         _shop.Clock.Advance(TimeSpan.FromMinutes(5));
-        await Ended(await _shop.Post($"/api/backups/{kept}/restore", null));
+        await _shop.Ended(await _shop.Post($"/api/backups/{kept}/restore", null));
         (await _shop.Get("/api/log?client=after"))["visits"]!.AsArray().Count.ShouldBe(1);
         await _shop.Send(HttpMethod.Post, "/api/backups/iron-loop-20200101T000000Z.db/restore", null, HttpStatusCode.NotFound);
         await _shop.Send(HttpMethod.Post, "/api/backups/..%2F..%2Firon-loop.db/restore", null, HttpStatusCode.NotFound);
@@ -120,9 +110,7 @@ public sealed class SafekeepingTests : IDisposable
                 using var photo = new ByteArrayContent(Convert.FromBase64String("iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg=="));
                 (await shop.Client.PostAsync($"/api/jobs/{job["id"]}/take-in/photos", photo)).IsSuccessStatusCode.ShouldBeTrue();
                 new Backups(shop.File).Make(shop.Clock.GetUtcNow());
-                var work = await shop.Post("/api/archive", null);
-                while ((await shop.Get($"/api/long-work/{work["id"]}"))["state"]!.GetValue<string>() == "running")
-                    await Task.Yield();
+                await shop.Ended(await shop.Post("/api/archive", null));
                 var entries = new DirectoryInfo(folder).GetFileSystemInfos("*", SearchOption.AllDirectories).Append(new DirectoryInfo(folder)).ToList();
                 entries.Count.ShouldBeGreaterThan(8);
                 foreach (var entry in entries)

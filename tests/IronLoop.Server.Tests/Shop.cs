@@ -7,6 +7,7 @@ using System.Text.Json.Nodes;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Door;
 using IronLoop.Server.Host;
+using IronLoop.Server.Shop;
 using IronLoop.Storage;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
@@ -115,6 +116,14 @@ public sealed class Shop : IDisposable
 
     /// <summary>All calls the host knows.</summary>
     public IEnumerable<Microsoft.AspNetCore.Http.Endpoint> Calls => _factory.Services.GetRequiredService<Microsoft.AspNetCore.Routing.EndpointDataSource>().Endpoints;
+
+    /// <summary>A long piece of work as it ended.</summary>
+    public async Task<JsonNode> Ended(JsonNode work)
+    {
+        var id = work["id"]!.GetValue<string>();
+        await _factory.Services.GetRequiredService<LongWorks>().Find(id).Ended;
+        return await Get($"/api/long-work/{id}");
+    }
 
     public ShopFile File => _factory.Services.GetRequiredService<ShopFile>();
 

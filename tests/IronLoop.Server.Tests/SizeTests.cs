@@ -1,5 +1,6 @@
 using System.Net;
 using System.Text.Json.Nodes;
+using SkiaSharp;
 
 namespace IronLoop.Server.Tests;
 
@@ -184,9 +185,14 @@ public sealed class SizeTests : IDisposable
     [Fact]
     public async Task The_keepers_are_drawn_where_they_hold_the_tail()
     {
-        var strap = (await _shop.Get($"/api/jobs/{await JobId("Dorrit Vale")}/loop"))["layOut"]!["strap"]!;
-        var hole = strap["holesMm"]![strap["hole"]!.GetValue<int>()]!.GetValue<decimal>();
-        strap["keepersMm"]!.AsArray().Select(k => k!.GetValue<decimal>() - hole).ShouldBe([7m, 11, 21, 25]);
+        var shapes = (await _shop.Get($"/api/jobs/{await JobId("Dorrit Vale")}/loop"))["layOut"]!["drawn"]!["shapes"]!.AsArray();
+        SKRect[] Drawn(string role) => [.. shapes.Where(s => s!["role"]!.GetValue<string>() == role).Select(s =>
+        {
+            using var path = SKPath.ParseSvgPathData(s!["path"]!.GetValue<string>());
+            return path.TightBounds;
+        })];
+        var hole = Drawn("holeNow").Single().MidX;
+        Drawn("keeper").SelectMany(k => new[] { k.Left - hole, k.Right - hole }).Select(mm => Math.Round(mm, 1)).ShouldBe([7f, 11, 21, 25]);
     }
 
     [Fact]

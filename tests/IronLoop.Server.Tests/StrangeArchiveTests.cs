@@ -14,19 +14,9 @@ public sealed class StrangeArchiveTests : IDisposable
 
     public void Dispose() => _shop.Dispose();
 
-    private static async Task<JsonNode> Ended(Shop shop, JsonNode work)
-    {
-        while (work["state"]!.GetValue<string>() == "running")
-        {
-            await Task.Yield();
-            work = await shop.Get($"/api/long-work/{work["id"]!.GetValue<string>()}");
-        }
-        return work;
-    }
-
     private async Task<string> Archive()
     {
-        var work = await Ended(_shop, await _shop.Post("/api/archive", null));
+        var work = await _shop.Ended(await _shop.Post("/api/archive", null));
         return await _shop.Client.GetStringAsync($"/api/long-work/{work["id"]!.GetValue<string>()}/file");
     }
 
@@ -35,7 +25,7 @@ public sealed class StrangeArchiveTests : IDisposable
         using var body = new ByteArrayContent(Encoding.UTF8.GetBytes(archive)) { Headers = { { "Content-Type", "application/octet-stream" } } };
         using var answer = await shop.Client.PostAsync("/api/archive/restore", body);
         answer.StatusCode.ShouldBe(HttpStatusCode.OK, await answer.Content.ReadAsStringAsync());
-        return await Ended(shop, JsonNode.Parse(await answer.Content.ReadAsStringAsync())!);
+        return await shop.Ended(JsonNode.Parse(await answer.Content.ReadAsStringAsync())!);
     }
 
     /// <summary>Gives a file the sum of what it holds now, as its maker would.</summary>

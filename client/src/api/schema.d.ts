@@ -4,10401 +4,10160 @@
  */
 
 export interface paths {
-  '/api/door/passphrase': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Changes one’s own passphrase; one’s other sessions end. */
-    put: operations['newPassphrase']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The open jobs, by the day they are promised for; found by words in client, watch and tag number, or by fitter. */
-    get: operations['rack']
-    put?: never
-    /** Takes a job in. */
-    post: operations['takeIn']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/fitters': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The fitters who have open jobs, by initials. */
-    get: operations['fitters']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** One job, whole. */
-    get: operations['job']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/take-in': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What was seen and brought along. */
-    get: operations['takeInSheet']
-    /** Puts right what was heard wrong. */
-    put: operations['correctTakeIn']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/photos/{photo}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** A photo. */
-    get: operations['photo']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/photos/{photo}/thumbnail': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** A photo, small and upright. */
-    get: operations['thumbnail']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/clients': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Clients found as their name is typed, with their watches. */
-    get: operations['clients']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/bands/{id}/fits': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The open jobs a band would fit, best first; with a client’s name, that client’s watches. */
-    get: operations['fits']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/again': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Takes a return visit in: the band as it left, the bag, the watch and its client are known. */
-    post: operations['again']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/observations': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Observations promised, due in the next week. */
-    get: operations['observations']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/observed': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Notes what was heard when a job was asked after. */
-    post: operations['observed']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/label/print': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Prints the bag’s label. */
-    post: operations['printLabel']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/log': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Jobs in which every word is found, newest first; also by client, watch, part, fitter, width in millimetres and days. */
-    get: operations['log']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/log/figures': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Jobs a week, right the first time, minutes by kind of job, widths. */
-    get: operations['logFigures']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/health': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Answers 200 once the database is ready. */
-    get: operations['health']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/fit/need': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Needed length at zero ease, and its uncertainty. */
-    post: operations['need']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/fit/ease-from-gap': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Ease from a gap felt under the clasp. */
-    post: operations['easeFromGap']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/fit/plan': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Which links to take out or put in, and where the micro-adjust sits. */
-    post: operations['plan']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/match/judge': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Judges a band on a watch. */
-    post: operations['judge']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/match/judge-clasp': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Judges a clasp on a band’s end. */
-    post: operations['judgeClasp']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/door': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** How this browser stands before the door. */
-    get: operations['door']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/door/first': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Enters the first lead, and signs them in. */
-    post: operations['firstLead']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/door/in': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Signs in. */
-    post: operations['signIn']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/door/out': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Signs out; the session is over. */
-    post: operations['signOut']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/take-in/marks': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Puts a mark on the drawn head. */
-    post: operations['mark']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/take-in/marks/{mark}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    /** Takes a mark away. */
-    delete: operations['unmark']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/take-in/came-with': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Counts what came with the watch. */
-    put: operations['cameWith']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/take-in/referral': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Notes what is outside the craft, and refers the job or takes it back. */
-    put: operations['refer']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/take-in/photos': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Adds a photo: PNG or JPEG by content, up to 10 MB. */
-    post: operations['addPhoto']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/take-in/photos/{photo}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    /** Takes a photo away. */
-    delete: operations['dropPhoto']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/gauge': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The gauging sheet: what this job needs, its readings, and what is questioned. */
-    get: operations['gaugeSheet']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    /** Takes what is chosen, and figures as typed. */
-    patch: operations['gauge']
-    trace?: never
-  }
-  '/api/jobs/{id}/gauge/readings': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Adds a reading of one figure. */
-    post: operations['read']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/gauge/readings/{reading}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    /** Drops a reading. */
-    delete: operations['dropReading']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/gauge/{figure}/stands': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Says of a questioned figure that it is so. */
-    put: operations['letStand']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/gauge/try-on': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    /** The band on the wrist and its surplus. */
-    patch: operations['tryOn']
-    trace?: never
-  }
-  '/api/jobs/{id}/gauge/copy': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    /** A loop that already fits the same wrist. */
-    patch: operations['copy']
-    trace?: never
-  }
-  '/api/jobs/{id}/gauge/bracelet': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    /** The bracelet sheet, field by field. */
-    patch: operations['bracelet']
-    trace?: never
-  }
-  '/api/jobs/{id}/gauge/bracelet/{side}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** A side’s row, link by link. */
-    put: operations['linkRow']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/match': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The bands, best first, each with its reasons. */
-    get: operations['match']
-    /** Chooses a band. */
-    put: operations['chooseBand']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/match/wishes': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** What the band has to suit. */
-    put: operations['wish']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/match/{bandId}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** One band judged for the job. */
-    get: operations['matchOne']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/match/{bandId}/loop': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The loop with a band, before any commitment. */
-    get: operations['previewBand']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/orders': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What is to be ordered, by supplier, and all orders. */
-    get: operations['orders']
-    put?: never
-    /** Makes an order of all lines for a supplier and sends it. */
-    post: operations['makeOrder']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/orders/quote': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Asks a supplier what its lines on the list would cost, and when they would come. */
-    post: operations['quoteOrder']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/orders/lines': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Puts a part on the list to be ordered. */
-    post: operations['addOrderLine']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/orders/lines/{id}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    /** Takes a line off the list. */
-    delete: operations['dropOrderLine']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/orders/fill-up': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Puts on the list what the minimum levels and the waiting jobs ask for. */
-    post: operations['fillUp']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/orders/ask': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Sends what is not sent yet and asks after what is on its way. */
-    post: operations['askAfterOrders']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/orders/{id}/received': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Books a delivery into stock; jobs that waited have their parts. */
-    post: operations['receiveOrder']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/orders/suppliers': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Settles the address of the suppliers’ service; empty is the stand-in. */
-    put: operations['settleSuppliers']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/hand-over': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What was done, what the owner is told, what the bag must hold. */
-    get: operations['handOverSheet']
-    put?: never
-    /** Counts the bag and closes the job. */
-    post: operations['handOver']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/label-printer': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The label printer as settled. */
-    get: operations['labelPrinter']
-    /** Settles the label printer. */
-    put: operations['settleLabelPrinter']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/spring-bars': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The spring bars in stock. */
-    get: operations['springBars']
-    /** Puts a spring bar in stock, or changes the one of that article number. */
-    put: operations['setSpringBar']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/bands': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The bands in stock. */
-    get: operations['bands']
-    put?: never
-    /** Puts a band in stock. */
-    post: operations['addBand']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/bands': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Enters the owner’s own band. */
-    post: operations['addOwnBand']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/clasp-key': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The visual key: from what is seen to the kind of clasp. */
-    get: operations['claspKey']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/loop': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The loop to scale, the lay-out, the rulers. */
-    get: operations['loop']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/tools': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The tools on the wall, and those on the list. */
-    get: operations['tools']
-    put?: never
-    /** Hangs a tool up, or puts it on the list. */
-    post: operations['hangUp']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/tools/{id}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** How many spares it has; from the list to the wall. */
-    put: operations['changeTool']
-    post?: never
-    /** Takes a tool down, or off the list. */
-    delete: operations['takeDown']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/catalogue': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Reads a catalogue and looks it over; nothing is stored yet. */
-    post: operations['readCatalogue']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/catalogue/{id}/columns': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Says which column each header is, and looks it over again. */
-    put: operations['mapCatalogue']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/catalogue/{id}/import': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Takes it into the stock. */
-    post: operations['importCatalogue']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/catalogue/{id}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** How far an import has come. */
-    get: operations['catalogueProgress']
-    put?: never
-    post?: never
-    /** Cancels an import that is running; nothing of it is stored. */
-    delete: operations['cancelCatalogue']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/clasp': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What is known of the clasp, and what could replace it. */
-    get: operations['claspSheet']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/clasp/seen': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** What is seen of the clasp. */
-    put: operations['seeClasp']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/clasp/keep': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Keeps the band’s own clasp. */
-    put: operations['keepClasp']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/clasp/other': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Another clasp goes on; it is reserved, or put on the list to be ordered. */
-    put: operations['replaceClasp']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/clasp/offers': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What suppliers offer for the band’s end as measured. */
-    get: operations['claspOffers']
-    put?: never
-    /** Puts an offer on the shop’s list, so that it can be chosen. */
-    post: operations['takeOffer']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/clasp/own-parts/{kind}/offers': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What suppliers offer in place of an own part, by its measured size. */
-    get: operations['ownPartOffers']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/clasp/own-parts': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** An own part, inspected: used again or replaced. */
-    put: operations['inspectOwnPart']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/clasp/own-parts/{kind}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    /** Takes an inspection back. */
-    delete: operations['forgetOwnPart']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/clasp/own-parts/replacement': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** What replaces an own part: reserved, or to be ordered. */
-    put: operations['replaceOwnPart']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/parts': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The small parts in stock. */
-    get: operations['parts']
-    /** Puts a part on the list, or changes the one of that article number; its count stays. */
-    put: operations['setPart']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/parts/stock-take': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Corrects counts by what was counted, with the reason. */
-    post: operations['stockTake']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/parts/{id}/entries': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Every change of a part’s count. */
-    get: operations['stockEntries']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/size': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Takes an arrangement by hand and answers what it comes to. */
-    put: operations['arrange']
-    post?: never
-    /** Back to the planner’s answer. */
-    delete: operations['backToPlan']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/size/habits': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** How the client wears it. */
-    get: operations['habits']
-    /** How the client wears it: off-centre on purpose, hot and cold days. */
-    put: operations['setHabits']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/size/agree': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Takes the arrangement as it stands to the bench. */
-    post: operations['agree']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/size/pinned': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Never take this link, or no longer so. */
-    put: operations['pinLink']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/size/freed': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** A link that looks fixed is freed at the clasp’s joint, or not. */
-    put: operations['freeLink']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/size/links': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Loose links in stock that would go in. */
-    get: operations['stockLinks']
-    /** Takes loose links from stock to try, or gives them back. */
-    put: operations['takeLinks']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/size/variant': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Returns to a variant that was tried: its clasp, its links from stock, its freed links and how they lie. Links never to be taken stay so. */
-    put: operations['returnTo']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/size/straps': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The shop’s straps for this watch, the one whose middle hole is nearest first. */
-    get: operations['strapLengths']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/size/ways': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Hole and head height for each way of wearing a pull-through band. */
-    get: operations['waysToWear']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/size/way': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Wears the pull-through band another way. */
-    put: operations['wearIt']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/bench': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The steps of the agreed plan, the tray, how it is worked. */
-    get: operations['bench']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/bench/setup': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** With which tools it is worked, and how its fitter does what others do differently. */
-    put: operations['setUpBench']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/bench/hands': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** How the fitter at work holds and turns; asked once of each. */
-    put: operations['setHands']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/bench/joints': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** What holds a group of joints, as a look showed or a gauge told. */
-    put: operations['foundJoints']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/bench/came': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** What is on the watch now, and how it is held. */
-    put: operations['cameAs']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/bench/open': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** The joints that are opened to be gauged before the rest is agreed. */
-    put: operations['openToGauge']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/bench/lent': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** What the shop lends for the work, and takes back before the watch goes. */
-    put: operations['lendForTheWork']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/bench/steps/{key}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Does the next step, leaves it out with a reason, or takes the last one back. */
-    put: operations['tickStep']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/bench/consent': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** The owner’s signature to work that cannot be undone. */
-    put: operations['signConsent']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/bench/tray': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** A part lost, found, thrown away, taken from stock or given back. */
-    post: operations['trayAct']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/bench/tray/stock': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Small parts in stock that could take a lost one’s place. */
-    get: operations['trayStock']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/bench/try-on': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** What was found at the try-on, and what that changes of the rest. */
-    put: operations['benchTryOn']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/bench/notes': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** A note at the step that is next. */
-    post: operations['noteAtStep']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/bench/notes/{note}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Answers a note that was not settled. */
-    put: operations['answerNote']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/hands': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Who works here, who is signed in where, what happened at the door. */
-    get: operations['hands']
-    put?: never
-    /** Enters somebody. */
-    post: operations['addHand']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/hands/{initials}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Changes a role, sets a new passphrase, or lets somebody go; their sessions end. */
-    put: operations['changeHand']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/hands/sessions/{mark}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    /** Ends a session. */
-    delete: operations['endSession']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/hands/keys': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The keys of the shop. */
-    get: operations['keys']
-    put?: never
-    /** Makes a key of the shop; it is told once. */
-    post: operations['makeKey']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/hands/keys/{id}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    /** Ends a key of the shop. */
-    delete: operations['endKey']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/limits': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The limits of the rules, with their defaults. */
-    get: operations['limits']
-    /** Sets a limit, or goes back to its default. */
-    put: operations['setLimit']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/bench/setup': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** How this house works at the bench, where a job says nothing else. */
-    put: operations['settleBench']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/archive': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Writes the whole shop into one file. */
-    post: operations['writeArchive']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/archive/restore': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Takes an archive, sent as it is, into an empty shop. */
-    post: operations['restoreArchive']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/log/index': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Makes the log’s index anew. */
-    post: operations['reindexLog']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{id}/size/school': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The house’s school and what the others would cost here. */
-    get: operations['school']
-    /** Settles the house’s school. */
-    put: operations['setSchool']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/caliper': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The caliper’s line as settled, and how it stands. */
-    get: operations['caliper']
-    /** Settles where the caliper’s lines come from. */
-    put: operations['settleCaliper']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/long-work/{id}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** How a long piece of work stands. */
-    get: operations['longWork']
-    put?: never
-    post?: never
-    /** Cancels it; nothing of it is kept. */
-    delete: operations['cancelLongWork']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/backups': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The backups there are, the newest first. */
-    get: operations['backups']
-    put?: never
-    /** Makes a backup now. */
-    post: operations['makeBackup']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/backups/{name}/restore': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Puts a backup in the shop’s place; what was there is backed up first. */
-    post: operations['restoreBackup']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/clients/{id}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** A client with the life of each watch. */
-    get: operations['client']
-    put?: never
-    post?: never
-    /** Forgets a client; the jobs stay, without a name. */
-    delete: operations['eraseClient']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/clients/{id}/data': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Everything held of a client, to be given to them. */
-    get: operations['clientData']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
+    "/api/door/passphrase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes one’s own passphrase; one’s other sessions end. */
+        put: operations["newPassphrase"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The open jobs, by the day they are promised for; found by words in client, watch and tag number, or by fitter. */
+        get: operations["rack"];
+        put?: never;
+        /** Takes a job in. */
+        post: operations["takeIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fitters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The fitters who have open jobs, by initials. */
+        get: operations["fitters"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One job, whole. */
+        get: operations["job"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/take-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was seen and brought along. */
+        get: operations["takeInSheet"];
+        /** Puts right what was heard wrong. */
+        put: operations["correctTakeIn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A photo. */
+        get: operations["photo"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo}/thumbnail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A photo, small and upright. */
+        get: operations["thumbnail"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Clients found as their name is typed, with their watches. */
+        get: operations["clients"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bands/{id}/fits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The open jobs a band would fit, best first; with a client’s name, that client’s watches. */
+        get: operations["fits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a return visit in: the band as it left, the bag, the watch and its client are known. */
+        post: operations["again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/observations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Observations promised, due in the next week. */
+        get: operations["observations"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/observed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Notes what was heard when a job was asked after. */
+        post: operations["observed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/label/print": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Prints the bag’s label. */
+        post: operations["printLabel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Jobs in which every word is found, newest first; also by client, watch, part, fitter, width in millimetres and days. */
+        get: operations["log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Jobs a week, right the first time, minutes by kind of job, widths. */
+        get: operations["logFigures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Answers 200 once the database is ready. */
+        get: operations["health"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit/need": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Needed length at zero ease, and its uncertainty. */
+        post: operations["need"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit/ease-from-gap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ease from a gap felt under the clasp. */
+        post: operations["easeFromGap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fit/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which links to take out or put in, and where the micro-adjust sits. */
+        post: operations["plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/match/judge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Judges a band on a watch. */
+        post: operations["judge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/match/judge-clasp": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Judges a clasp on a band’s end. */
+        post: operations["judgeClasp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/door": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How this browser stands before the door. */
+        get: operations["door"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/door/first": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Enters the first lead, and signs them in. */
+        post: operations["firstLead"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/door/in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Signs in. */
+        post: operations["signIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/door/out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Signs out; the session is over. */
+        post: operations["signOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/take-in/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a mark on the drawn head. */
+        post: operations["mark"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/take-in/marks/{mark}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a mark away. */
+        delete: operations["unmark"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/take-in/came-with": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Counts what came with the watch. */
+        put: operations["cameWith"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/take-in/referral": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Notes what is outside the craft, and refers the job or takes it back. */
+        put: operations["refer"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/take-in/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Adds a photo: PNG or JPEG by content, up to 10 MB. */
+        post: operations["addPhoto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/take-in/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a photo away. */
+        delete: operations["dropPhoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/gauge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The gauging sheet: what this job needs, its readings, and what is questioned. */
+        get: operations["gaugeSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Takes what is chosen, and figures as typed. */
+        patch: operations["gauge"];
+        trace?: never;
+    };
+    "/api/jobs/{id}/gauge/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Adds a reading of one figure. */
+        post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/gauge/readings/{reading}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Drops a reading. */
+        delete: operations["dropReading"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/gauge/{figure}/stands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says of a questioned figure that it is so. */
+        put: operations["letStand"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/gauge/try-on": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** The band on the wrist and its surplus. */
+        patch: operations["tryOn"];
+        trace?: never;
+    };
+    "/api/jobs/{id}/gauge/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** A loop that already fits the same wrist. */
+        patch: operations["copy"];
+        trace?: never;
+    };
+    "/api/jobs/{id}/gauge/bracelet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** The bracelet sheet, field by field. */
+        patch: operations["bracelet"];
+        trace?: never;
+    };
+    "/api/jobs/{id}/gauge/bracelet/{side}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** A side’s row, link by link. */
+        put: operations["linkRow"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/match": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The bands, best first, each with its reasons. */
+        get: operations["match"];
+        /** Chooses a band. */
+        put: operations["chooseBand"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/match/wishes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What the band has to suit. */
+        put: operations["wish"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/match/{bandId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One band judged for the job. */
+        get: operations["matchOne"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/match/{bandId}/loop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The loop with a band, before any commitment. */
+        get: operations["previewBand"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is to be ordered, by supplier, and all orders. */
+        get: operations["orders"];
+        put?: never;
+        /** Makes an order of all lines for a supplier and sends it. */
+        post: operations["makeOrder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/quote": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Asks a supplier what its lines on the list would cost, and when they would come. */
+        post: operations["quoteOrder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a part on the list to be ordered. */
+        post: operations["addOrderLine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/lines/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a line off the list. */
+        delete: operations["dropOrderLine"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/fill-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts on the list what the minimum levels and the waiting jobs ask for. */
+        post: operations["fillUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/ask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sends what is not sent yet and asks after what is on its way. */
+        post: operations["askAfterOrders"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/{id}/received": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Books a delivery into stock; jobs that waited have their parts. */
+        post: operations["receiveOrder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/orders/suppliers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Settles the address of the suppliers’ service; empty is the stand-in. */
+        put: operations["settleSuppliers"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was done, what the owner is told, what the bag must hold. */
+        get: operations["handOverSheet"];
+        put?: never;
+        /** Counts the bag and closes the job. */
+        post: operations["handOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/label-printer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The label printer as settled. */
+        get: operations["labelPrinter"];
+        /** Settles the label printer. */
+        put: operations["settleLabelPrinter"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/spring-bars": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The spring bars in stock. */
+        get: operations["springBars"];
+        /** Puts a spring bar in stock, or changes the one of that article number. */
+        put: operations["setSpringBar"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The bands in stock. */
+        get: operations["bands"];
+        put?: never;
+        /** Puts a band in stock. */
+        post: operations["addBand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Enters the owner’s own band. */
+        post: operations["addOwnBand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clasp-key": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The visual key: from what is seen to the kind of clasp. */
+        get: operations["claspKey"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/loop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The loop to scale, the lay-out, the rulers. */
+        get: operations["loop"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The tools on the wall, and those on the list. */
+        get: operations["tools"];
+        put?: never;
+        /** Hangs a tool up, or puts it on the list. */
+        post: operations["hangUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tools/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** How many spares it has; from the list to the wall. */
+        put: operations["changeTool"];
+        post?: never;
+        /** Takes a tool down, or off the list. */
+        delete: operations["takeDown"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a catalogue and looks it over; nothing is stored yet. */
+        post: operations["readCatalogue"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{id}/columns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says which column each header is, and looks it over again. */
+        put: operations["mapCatalogue"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{id}/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes it into the stock. */
+        post: operations["importCatalogue"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far an import has come. */
+        get: operations["catalogueProgress"];
+        put?: never;
+        post?: never;
+        /** Cancels an import that is running; nothing of it is stored. */
+        delete: operations["cancelCatalogue"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/clasp": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is known of the clasp, and what could replace it. */
+        get: operations["claspSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/clasp/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What is seen of the clasp. */
+        put: operations["seeClasp"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/clasp/keep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps the band’s own clasp. */
+        put: operations["keepClasp"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/clasp/other": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Another clasp goes on; it is reserved, or put on the list to be ordered. */
+        put: operations["replaceClasp"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/clasp/offers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What suppliers offer for the band’s end as measured. */
+        get: operations["claspOffers"];
+        put?: never;
+        /** Puts an offer on the shop’s list, so that it can be chosen. */
+        post: operations["takeOffer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/clasp/own-parts/{kind}/offers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What suppliers offer in place of an own part, by its measured size. */
+        get: operations["ownPartOffers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/clasp/own-parts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** An own part, inspected: used again or replaced. */
+        put: operations["inspectOwnPart"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/clasp/own-parts/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes an inspection back. */
+        delete: operations["forgetOwnPart"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/clasp/own-parts/replacement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What replaces an own part: reserved, or to be ordered. */
+        put: operations["replaceOwnPart"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The small parts in stock. */
+        get: operations["parts"];
+        /** Puts a part on the list, or changes the one of that article number; its count stays. */
+        put: operations["setPart"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parts/stock-take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Corrects counts by what was counted, with the reason. */
+        post: operations["stockTake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parts/{id}/entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every change of a part’s count. */
+        get: operations["stockEntries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/size": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Takes an arrangement by hand and answers what it comes to. */
+        put: operations["arrange"];
+        post?: never;
+        /** Back to the planner’s answer. */
+        delete: operations["backToPlan"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/size/habits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the client wears it. */
+        get: operations["habits"];
+        /** How the client wears it: off-centre on purpose, hot and cold days. */
+        put: operations["setHabits"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/size/agree": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes the arrangement as it stands to the bench. */
+        post: operations["agree"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/size/pinned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Never take this link, or no longer so. */
+        put: operations["pinLink"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/size/freed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** A link that looks fixed is freed at the clasp’s joint, or not. */
+        put: operations["freeLink"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/size/links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Loose links in stock that would go in. */
+        get: operations["stockLinks"];
+        /** Takes loose links from stock to try, or gives them back. */
+        put: operations["takeLinks"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/size/variant": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Returns to a variant that was tried: its clasp, its links from stock, its freed links and how they lie. Links never to be taken stay so. */
+        put: operations["returnTo"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/size/straps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The shop’s straps for this watch, the one whose middle hole is nearest first. */
+        get: operations["strapLengths"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/size/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Hole and head height for each way of wearing a pull-through band. */
+        get: operations["waysToWear"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/size/way": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Wears the pull-through band another way. */
+        put: operations["wearIt"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The steps of the agreed plan, the tray, how it is worked. */
+        get: operations["bench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bench/setup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** With which tools it is worked, and how its fitter does what others do differently. */
+        put: operations["setUpBench"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bench/hands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** How the fitter at work holds and turns; asked once of each. */
+        put: operations["setHands"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bench/joints": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What holds a group of joints, as a look showed or a gauge told. */
+        put: operations["foundJoints"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bench/came": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What is on the watch now, and how it is held. */
+        put: operations["cameAs"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bench/open": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The joints that are opened to be gauged before the rest is agreed. */
+        put: operations["openToGauge"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bench/lent": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What the shop lends for the work, and takes back before the watch goes. */
+        put: operations["lendForTheWork"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bench/steps/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Does the next step, leaves it out with a reason, or takes the last one back. */
+        put: operations["tickStep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bench/consent": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The owner’s signature to work that cannot be undone. */
+        put: operations["signConsent"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bench/tray": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A part lost, found, thrown away, taken from stock or given back. */
+        post: operations["trayAct"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bench/tray/stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Small parts in stock that could take a lost one’s place. */
+        get: operations["trayStock"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bench/try-on": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What was found at the try-on, and what that changes of the rest. */
+        put: operations["benchTryOn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bench/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A note at the step that is next. */
+        post: operations["noteAtStep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/bench/notes/{note}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Answers a note that was not settled. */
+        put: operations["answerNote"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who works here, who is signed in where, what happened at the door. */
+        get: operations["hands"];
+        put?: never;
+        /** Enters somebody. */
+        post: operations["addHand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hands/{initials}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes a role, sets a new passphrase, or lets somebody go; their sessions end. */
+        put: operations["changeHand"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hands/sessions/{mark}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Ends a session. */
+        delete: operations["endSession"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hands/keys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The keys of the shop. */
+        get: operations["keys"];
+        put?: never;
+        /** Makes a key of the shop; it is told once. */
+        post: operations["makeKey"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hands/keys/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Ends a key of the shop. */
+        delete: operations["endKey"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/limits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The limits of the rules, with their defaults. */
+        get: operations["limits"];
+        /** Sets a limit, or goes back to its default. */
+        put: operations["setLimit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/setup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** How this house works at the bench, where a job says nothing else. */
+        put: operations["settleBench"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Writes the whole shop into one file. */
+        post: operations["writeArchive"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archive/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes an archive, sent as it is, into an empty shop. */
+        post: operations["restoreArchive"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/index": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes the log’s index anew. */
+        post: operations["reindexLog"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/size/school": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The house’s school and what the others would cost here. */
+        get: operations["school"];
+        /** Settles the house’s school. */
+        put: operations["setSchool"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/caliper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The caliper’s line as settled, and how it stands. */
+        get: operations["caliper"];
+        /** Settles where the caliper’s lines come from. */
+        put: operations["settleCaliper"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/long-work/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How a long piece of work stands. */
+        get: operations["longWork"];
+        put?: never;
+        post?: never;
+        /** Cancels it; nothing of it is kept. */
+        delete: operations["cancelLongWork"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The backups there are, the newest first. */
+        get: operations["backups"];
+        put?: never;
+        /** Makes a backup now. */
+        post: operations["makeBackup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/backups/{name}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a backup in the shop’s place; what was there is backed up first. */
+        post: operations["restoreBackup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A client with the life of each watch. */
+        get: operations["client"];
+        put?: never;
+        post?: never;
+        /** Forgets a client; the jobs stay, without a name. */
+        delete: operations["eraseClient"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/data": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything held of a client, to be given to them. */
+        get: operations["clientData"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
-export type webhooks = Record<string, never>
+export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    AgainWire: {
-      by: string
-      /** Format: date */
-      promised?: null | string
-      words?: null | string
-      /** @enum {unknown} */
-      request?:
-        | 'changeStrap'
-        | 'fitMesh'
-        | 'replaceClasp'
-        | 'takeLinksOut'
-        | 'putLinksIn'
-        | 'refit'
-        | 'somethingElse'
-        | null
-    }
-    AlternativeWire: {
-      twelve: components['schemas']['PlanSideWire']
-      six: components['schemas']['PlanSideWire']
-      /** Format: int32 */
-      position: number
-      does: string
-      trades: string
-      /** @description Millimetres, at most three decimals. */
-      lengthMm: number
-      /** Format: double */
-      offCentreMm: number
-      /** @description Millimetres, at most three decimals. */
-      tighterMm: number
-      /** @description Millimetres, at most three decimals. */
-      looserMm: number
-      /** Format: int32 */
-      linksMoved: number
-    }
-    /** @enum {unknown} */
-    Anchor: 'start' | 'middle' | 'end'
-    AnswerWire: {
-      answer: string
-    }
-    AskQuoteWire: {
-      supplier: string
-    }
-    /** @enum {unknown} */
-    AssumedFigure: 'aspect' | 'barRiseMm' | 'barToBarMm'
-    AtTheClaspWire: {
-      canBeFreed: boolean
-      /** @description Millimetres, at most three decimals. */
-      endPieceMm: null | number
-    }
-    /** @enum {unknown} */
-    Attachment: 'springBarDrilled' | 'springBarBlind' | 'fixedBar' | 'screwBar' | 'screwSlot' | 'ownShape'
-    BackupWire: {
-      name: string
-      /** Format: date-time */
-      at: string
-      /** Format: int64 */
-      bytes: number
-    }
-    BadCell: {
-      /** Format: int32 */
-      line: number
-      column: string
-      value: string
-      reason: string
-    }
-    BagCountWire: {
-      key?: string
-      /** Format: int32 */
-      count?: number
-      what?: null | string
-      fits?: null | string
-    }
-    BagLineWire: {
-      key: string
-      what: string
-      /** Format: int32 */
-      count: number
-      fits: string
-    }
-    /** @enum {unknown} */
-    BandAttachment: 'looseBar' | 'quickRelease' | 'pullThrough' | 'openEnd' | 'screwThrough'
-    BandClaspWire: {
-      /** @description Millimetres, at most three decimals. */
-      twelveMm: number
-      /** @description Millimetres, at most three decimals. */
-      sixMm: number
-      microSide: components['schemas']['Side']
-      /** Format: int32 */
-      positions: number
-      /** @description Millimetres, at most three decimals. */
-      stepMm: number
-      /** Format: int32 */
-      position: number
-      /** @description Millimetres, at most three decimals. */
-      adjustsMm: number
-    }
-    /** @enum {unknown} */
-    BandEnd: 'straight' | 'curved' | 'fitted'
-    /** @enum {unknown} */
-    BandKind: 'twoPiece' | 'onePiece' | 'mesh' | 'linkBracelet'
-    /** @enum {unknown} */
-    BandMaterial: 'leather' | 'textile' | 'rubber' | 'metal'
-    BandSheet: {
-      name: string
-      material: components['schemas']['BandMaterial']
-      attaches: components['schemas']['BandAttachment']
-      width: string
-      thickness: string
-      claspName: string
-      /**
-       * Format: int32
-       * @default 1
-       */
-      inStock: number
-      colour?: null | string
-      finish?: null | string
-      family?: null | string
-      price?: null | string
-      bracelet?: null | components['schemas']['BraceletSheet']
-      strap?: null | components['schemas']['StrapSheet']
-      onePiece?: null | components['schemas']['OnePieceSheet']
-      mesh?: null | components['schemas']['MeshSheet']
-      end?: components['schemas']['BandEnd']
-      endThickness?: null | string
-      tubeBore?: null | string
-      claspEnd?: null | string
-      nickelSafe?: null | boolean
-    }
-    BandWire: {
-      /** Format: int64 */
-      id: number
-      article: string
-      name: string
-      own: boolean
-      kind: components['schemas']['BandKind']
-      material: components['schemas']['BandMaterial']
-      finish: string
-      colour: string
-      attaches: components['schemas']['BandAttachment']
-      /** @description Millimetres, at most three decimals. */
-      widthMm: number
-      /** @description Millimetres, at most three decimals. */
-      thicknessMm: number
-      /** Format: int64 */
-      priceCents: number
-      /** Format: int32 */
-      inStock: number
-      claspName: string
-      clasp: null | components['schemas']['BandClaspWire']
-      /** @description Millimetres, at most three decimals. */
-      bucklePieceMm: null | number
-      /** Format: int32 */
-      holes: null | number
-      /** @description Millimetres, at most three decimals. */
-      shortestMm: null | number
-      /** @description Millimetres, at most three decimals. */
-      longestMm: null | number
-      end: components['schemas']['BandEnd']
-      nickelSafe: null | boolean
-      /** Format: int32 */
-      links: number
-      /** Format: int32 */
-      linksOut: number
-    }
-    /** @enum {unknown} */
-    BarStyle: 'plain' | 'flanged' | 'quickRelease' | 'screwed'
-    BeginImport: {
-      skipBad: boolean
-    }
-    BenchConsentWire: {
-      work: string
-      signedBy: string
-      /** Format: date-time */
-      signedAt: null | string
-      signature: string
-      onPaper: boolean
-      signed: boolean
-    }
-    BenchSheet: {
-      from: null | components['schemas']['ToldStand']
-      to: null | components['schemas']['ToldStand']
-      setup: components['schemas']['SetupWire']
-      hands: components['schemas']['GripWire']
-      came: components['schemas']['CameWire']
-      hasLinks: boolean
-      joints: components['schemas']['LookWire'][]
-      asks: components['schemas']['JointGroup'][]
-      fasteners: components['schemas']['FastenerWire'][]
-      /** Format: int32 */
-      round: number
-      earlier: components['schemas']['EarlierWire'][]
-      steps: components['schemas']['StepWire'][]
-      /** Format: double */
-      minutesLeft: number
-      tray: components['schemas']['TrayLineWire'][]
-      consent: null | components['schemas']['BenchConsentWire']
-      trouble: null | string
-      foretold: null | string
-      closes: null | components['schemas']['ClosesWire']
-      notes: components['schemas']['NoteWire'][]
-      former: components['schemas']['NoteWire'][]
-      cameOut: components['schemas']['HeapWire'][]
-      /** Format: int32 */
-      onceIsEnough: null | number
-      toGauge: null | components['schemas']['ToGaugeWire']
-      lent: components['schemas']['LentLineWire'][]
-      gone: components['schemas']['GoneWire'][]
-    }
-    BraceletSheet: {
-      twelve: string
-      six: string
-      claspTwelve: string
-      claspSix: string
-      microSide: components['schemas']['Side']
-      /** Format: int32 */
-      positions: number
-      /** Format: int32 */
-      position: number
-      step?: null | string
-      spares?: null | string
-      solidEnd?: null | boolean
-    }
-    BraceletWire: {
-      twelve: components['schemas']['LinkWire'][]
-      six: components['schemas']['LinkWire'][]
-    }
-    ByHand: {
-      twelve: components['schemas']['ByHandSide']
-      six: components['schemas']['ByHandSide']
-      /** Format: int32 */
-      position: number
-    }
-    ByHandSide: {
-      out: number[]
-      in: components['schemas']['LooseLinkWire'][]
-    }
-    /** @enum {unknown} */
-    CaliperKind: 'none' | 'standIn' | 'tcp' | 'serial'
-    CaliperSource: {
-      kind: components['schemas']['CaliperKind']
-      /** @default 127.0.0.1 */
-      host: string
-      /**
-       * Format: int32
-       * @default 5182
-       */
-      port: number
-      /** @default /dev/ttyUSB0 */
-      serial: string
-      /**
-       * Format: int32
-       * @default 9600
-       */
-      baud: number
-    }
-    CaliperWire: {
-      source: components['schemas']['CaliperSource']
-      connected: boolean
-      says: string
-      standInPage: null | string
-    }
-    CameLineWire: {
-      /** Format: int64 */
-      lineId: number
-      /** Format: int32 */
-      count: number
-    }
-    CameWire: {
-      on: components['schemas']['OnTheWatch']
-      held: components['schemas']['HeldBy']
-      isWanted: boolean
-      /** @default false */
-      said: boolean
-    }
-    /** @enum {unknown} */
-    CameWith: 'box' | 'papers' | 'oldBand' | 'looseLinks' | 'spareBars' | 'claspParts'
-    CameWithWire: {
-      what: components['schemas']['CameWith']
-      /** Format: int32 */
-      count: number
-    }
-    CatalogueSample: {
-      /** Format: int32 */
-      line: number
-      band: components['schemas']['BandWire']
-    }
-    CatalogueWire: {
-      id: string
-      state: components['schemas']['ImportState']
-      delimiter: string
-      decimal: string
-      columns: components['schemas']['ColumnWire'][]
-      missing: string[]
-      known: string[]
-      samples: components['schemas']['CatalogueSample'][]
-      /** Format: int32 */
-      rows: number
-      /** Format: int32 */
-      badRows: number
-      /** Format: int32 */
-      added: number
-      /** Format: int32 */
-      updated: number
-      bad: components['schemas']['BadCell'][]
-      says: string
-    }
-    CentringWire: {
-      /** @description Millimetres, at most three decimals. */
-      desiredMm: number
-      /** @description Millimetres, at most three decimals. */
-      toleranceMm: number
-    }
-    ChooseWire: {
-      /** Format: int64 */
-      bandId: number
-      /** @enum {unknown} */
-      way?: 'double' | 'single' | 'reversedDouble' | 'reversedSingle' | null
-      consentSignedBy?: null | string
-    }
-    ClaspCandidateWire: {
-      /** Format: int64 */
-      partId: null | number
-      article: string
-      name: string
-      measured: string
-      supplier: string
-      place: string
-      /** Format: int32 */
-      free: number
-      /** Format: int32 */
-      ordered: number
-      /** Format: int32 */
-      listed: number
-      /** Format: int64 */
-      priceCents: number
-      verdict: components['schemas']['Verdict']
-      deciding: null | string
-      rules: components['schemas']['RuleWire'][]
-      effect: null | components['schemas']['ClaspEffectWire']
-      cures: boolean
-      chosen: boolean
-      needsConsent: boolean
-    }
-    ClaspEffectWire: {
-      /** @description Millimetres, at most three decimals. */
-      lengthMm: number
-      /** Format: double */
-      offCentreMm: number
-      /** @description Millimetres, at most three decimals. */
-      misfitMm: number
-      /** @description Millimetres, at most three decimals. */
-      tighterMm: number
-      /** @description Millimetres, at most three decimals. */
-      looserMm: number
-      /** Format: int32 */
-      linksMoved: number
-      adjusts: boolean
-      /** @description Millimetres, at most three decimals. */
-      largestGapMm: null | number
-      betweenSizes: boolean
-      lengths: number[]
-    }
-    ClaspKeyWire: {
-      steps: components['schemas']['KeyStepWire'][]
-      kinds: components['schemas']['ClaspKindWire'][]
-    }
-    /** @enum {unknown} */
-    ClaspKind: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide'
-    ClaspKindWire: {
-      kind: components['schemas']['ClaspKind']
-      name: string
-    }
-    ClaspOffersWire: {
-      offers: components['schemas']['ClaspCandidateWire'][]
-      trouble: null | string
-    }
-    /** @enum {unknown} */
-    ClaspQuestion: 'folds' | 'tongue' | 'flap' | 'buttons' | 'strapEnd' | 'secondFold'
-    ClaspSeenWire: {
-      /** @enum {unknown} */
-      kind?: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide' | null
-      pierced?: null | boolean
-      notched?: null | boolean
-      otherPlain?: null | boolean
-      /** @enum {unknown} */
-      fit?: 'free' | 'snug' | null
-      /** @default false */
-      swapEnds: boolean
-    }
-    ClaspSheetWire: {
-      seen: components['schemas']['ClaspSeenWire']
-      /** @enum {unknown} */
-      kind: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide' | null
-      kindName: null | string
-      lines: components['schemas']['GaugeLineWire'][]
-      /** @description Millimetres, at most three decimals. */
-      targetMm: null | number
-      /** @description Millimetres, at most three decimals. */
-      windowMm: null | number
-      present: null | components['schemas']['PresentClaspWire']
-      candidates: components['schemas']['ClaspCandidateWire'][]
-      ownParts: components['schemas']['OwnPartWire'][]
-      taken: components['schemas']['TakenWire'][]
-      wish: null | string
-      wishMissing: null | string
-    }
-    ClaspWire: {
-      /** @description Millimetres, at most three decimals. */
-      twelveMm: number
-      /** @description Millimetres, at most three decimals. */
-      sixMm: number
-      microSide: components['schemas']['Side']
-      /** Format: int32 */
-      positions: number
-      /** Format: int32 */
-      position: number
-      /** @description Millimetres, at most three decimals. */
-      stepMm?: null | number
-    }
-    ClientDataWire: {
-      client: components['schemas']['ClientLifeWire']
-      /** @description Millimetres, at most three decimals. */
-      offCentreMm: number
-      /** @description Millimetres, at most three decimals. */
-      hotMm: null | number
-      /** @description Millimetres, at most three decimals. */
-      coldMm: null | number
-      jobs: components['schemas']['JobDataWire'][]
-    }
-    ClientLifeWire: {
-      /** Format: int64 */
-      id: number
-      name: string
-      contact: string
-      forgotten: null | components['schemas']['ForgottenWire']
-      watches: components['schemas']['WatchLifeWire'][]
-      keptAndWhy: string
-    }
-    ClientWire: {
-      name: string
-      contact: string
-      watches: string[]
-    }
-    ClosesWire: {
-      place: string
-      /** Format: int32 */
-      count: number
-      /** Format: int32 */
-      planned: number
-      hasTail: boolean
-    }
-    ColumnWire: {
-      header: string
-      column: null | string
-    }
-    ConditionPlace: {
-      place: components['schemas']['DamagePlace']
-      /** Format: double */
-      x: number
-      /** Format: double */
-      y: number
-      /** Format: double */
-      width: number
-      /** Format: double */
-      height: number
-      says?: null | string
-    }
-    ConsentWire: {
-      /** Format: int64 */
-      bandId: number
-      work: string
-      signedBy: string
-      /** Format: date-time */
-      signedAt: string
-    }
-    CopySheet: {
-      loop: string
-      barToBar: string
-      barRise: string
-      thickness: string
-    }
-    CopyWire: {
-      loop?: null | string
-      barToBar?: null | string
-      barRise?: null | string
-      thickness?: null | string
-    }
-    CountedWire: {
-      /** Format: int64 */
-      partId: number
-      /** Format: int32 */
-      counted: number
-    }
-    /** @enum {unknown} */
-    DamageKind: 'scratch' | 'dent' | 'bentLug' | 'missingBar' | 'wornStrap' | 'dirt' | 'stiffClasp'
-    /** @enum {unknown} */
-    DamagePlace:
-      | 'crystal'
-      | 'bezelTwelve'
-      | 'bezelThree'
-      | 'bezelSix'
-      | 'bezelNine'
-      | 'crown'
-      | 'caseBack'
-      | 'lugTwelveLeft'
-      | 'lugTwelveRight'
-      | 'lugSixLeft'
-      | 'lugSixRight'
-      | 'bandTwelve'
-      | 'bandSix'
-      | 'clasp'
-    DayWire: {
-      /** @description Millimetres, at most three decimals. */
-      wantedMm: number
-      /** Format: int32 */
-      position: number
-      /** @description Millimetres, at most three decimals. */
-      lengthMm: number
-      covered: boolean
-    }
-    DaysWire: {
-      hot: components['schemas']['DayWire']
-      cold: components['schemas']['DayWire']
-      bothCovered: boolean
-      says: string
-    }
-    DeliveryWire: {
-      lines: components['schemas']['CameLineWire'][]
-      by: string
-    }
-    DoneWire: {
-      /** Format: date-time */
-      at: string
-      by: string
-      /** Format: int64 */
-      jobId: null | number
-      what: string
-    }
-    DoorEntryWire: {
-      /** Format: date-time */
-      at: string
-      initials: string
-      what: string
-      device: string
-    }
-    DoorWire: {
-      isOpen: boolean
-      isFirst: boolean
-      initials: null | string
-      /** @enum {unknown} */
-      role: 'counter' | 'fitter' | 'lead' | null
-      token: string
-      notice: null | string
-    }
-    EarlierWire: {
-      row: components['schemas']['StepRow']
-      says: string
-      skipped: null | string
-    }
-    EaseFromGapAnswer: {
-      /** Format: double */
-      easeMm: number
-    }
-    EaseFromGapRequest: {
-      /** @description Millimetres, at most three decimals. */
-      wristMm: number
-      /** Format: double */
-      aspect: number
-      /** @description Millimetres, at most three decimals. */
-      gapMm: number
-      /** @description Millimetres, at most three decimals. */
-      wedgeWidthMm?: null | number
-    }
-    /** @enum {unknown} */
-    Fastener:
-      | 'splitPin'
-      | 'pinWithTube'
-      | 'screw'
-      | 'screwInTube'
-      | 'springBar'
-      | 'leveredBar'
-      | 'fixedBar'
-      | 'screwedBar'
-      | 'slotScrews'
-      | 'frictionPin'
-      | 'threaded'
-      | 'byHand'
-      | 'sewn'
-      | 'riveted'
-      | 'openEnd'
-      | 'makersOwn'
-      | 'notLookedAt'
-    FastenerWire: {
-      fastener: components['schemas']['Fastener']
-      knownBy: string
-    }
-    FigureWire: {
-      /** @description Millimetres, at most three decimals. */
-      mm: number
-      text: string
-      inches: string
-      assumed: boolean
-    }
-    FiguresWire: {
-      lugWidth: null | components['schemas']['FigureWire']
-      /** @enum {unknown} */
-      attachment:
-        'springBarDrilled' | 'springBarBlind' | 'fixedBar' | 'screwBar' | 'screwSlot' | 'ownShape' | null
-      lugToLug: null | components['schemas']['FigureWire']
-      barToBar: null | components['schemas']['FigureWire']
-      barRise: null | components['schemas']['FigureWire']
-      wrist: null | components['schemas']['FigureWire']
-      /** @enum {unknown} */
-      wear: 'snug' | 'regular' | 'easy' | null
-      family: null | string
-      lugsOverhang: boolean
-      missing: string[]
-    }
-    ForgottenWire: {
-      /** Format: date-time */
-      at: string
-      by: string
-      takenOut: string[]
-      backups: string
-      notReached: string[]
-    }
-    FreedWire: {
-      side: components['schemas']['Side']
-      freed: boolean
-      /** @default  */
-      endPiece: string
-    }
-    GapWire: {
-      /** @description Millimetres, at most three decimals. */
-      belowMm: null | number
-      /** @description Millimetres, at most three decimals. */
-      aboveMm: null | number
-    }
-    GaugeLineWire: {
-      figure: components['schemas']['GaugedFigure']
-      name: string
-      of: components['schemas']['GaugedOf']
-      wanted: boolean
-      jaws: string
-      readings: components['schemas']['ReadingWire'][]
-      value: null | components['schemas']['FigureWire']
-      spread: null | string
-      question: null | string
-      stands: boolean
-    }
-    GaugeSheetWire: {
-      lines: components['schemas']['GaugeLineWire'][]
-      /** @enum {unknown} */
-      attachment:
-        'springBarDrilled' | 'springBarBlind' | 'fixedBar' | 'screwBar' | 'screwSlot' | 'ownShape' | null
-      /** @enum {unknown} */
-      caseShape: 'round' | 'flatSided' | null
-      family: null | string
-      /** @enum {unknown} */
-      wear: 'snug' | 'regular' | 'easy' | null
-      wrist: components['schemas']['WristWire']
-      ways: null | components['schemas']['WaysWire']
-      tryOn: components['schemas']['TryOnSheet']
-      copy: components['schemas']['CopySheet']
-      wristHistory: components['schemas']['WristVisitWire'][]
-      braceletWanted: boolean
-      bracelet: components['schemas']['OwnBraceletWire']
-    }
-    GaugeWire: {
-      lugWidth?: null | string
-      /** @enum {unknown} */
-      attachment?:
-        'springBarDrilled' | 'springBarBlind' | 'fixedBar' | 'screwBar' | 'screwSlot' | 'ownShape' | null
-      lugToLug?: null | string
-      barToBar?: null | string
-      barRise?: null | string
-      wrist?: null | string
-      /** @enum {unknown} */
-      wear?: 'snug' | 'regular' | 'easy' | null
-      family?: null | string
-      /** @enum {unknown} */
-      caseShape?: 'round' | 'flatSided' | null
-      /** @enum {unknown} */
-      wornAt?: 'armSide' | 'onBone' | 'handSide' | null
-      /** @enum {unknown} */
-      season?: 'winter' | 'spring' | 'summer' | 'autumn' | null
-    }
-    /** @enum {unknown} */
-    GaugedFigure:
-      | 'lugWidth'
-      | 'lugToLug'
-      | 'barToBar'
-      | 'barRise'
-      | 'caseHeight'
-      | 'barGap'
-      | 'lugHole'
-      | 'ownBar'
-      | 'slotHeight'
-      | 'bandWidth'
-      | 'bandEnd'
-      | 'bandThickness'
-      | 'claspEnd'
-      | 'linkPitch'
-      | 'wrist'
-      | 'wristWidth'
-      | 'wristDepth'
-      | 'claspInner'
-      | 'claspThroat'
-      | 'claspTube'
-      | 'overButtons'
-      | 'claspBar'
-      | 'claspBarLength'
-      | 'microPitch'
-      | 'extension'
-      | 'endNotch'
-      | 'endBore'
-      | 'otherEndBore'
-      | 'pinDiameter'
-      | 'pinLength'
-    /** @enum {unknown} */
-    GaugedOf: 'watch' | 'band' | 'wrist' | 'clasp'
-    GoneOfferWire: {
-      /** Format: int64 */
-      partId: number
-      article: string
-      name: string
-      measured: string
-      drawer: string
-      /** Format: int32 */
-      free: number
-      ofSize: boolean
-    }
-    GoneWire: {
-      heap: string
-      part: string
-      offers: components['schemas']['GoneOfferWire'][]
-    }
-    /** @enum {unknown} */
-    Grip: 'onTheMat' | 'inTheHand'
-    GripWire: {
-      grip: components['schemas']['Grip']
-      /** @default false */
-      leftHanded: boolean
-    }
-    HabitsWire: {
-      /** @default  */
-      offCentre: string
-      toward?: components['schemas']['Side']
-      /** @default  */
-      hot: string
-      /** @default  */
-      cold: string
-    }
-    HandChangeWire: {
-      /** @enum {unknown} */
-      role?: 'counter' | 'fitter' | 'lead' | null
-      passphrase?: null | string
-      gone?: null | boolean
-    }
-    HandOverSheet: {
-      done: string
-      figures: string
-      bag: components['schemas']['BagLineWire'][]
-      ready: boolean
-      closed: boolean
-      advice: string[]
-      packed: components['schemas']['PackedWire'][]
-      /** @enum {unknown} */
-      goesBack: 'collected' | 'posted' | null
-      /** Format: date */
-      observeOn: null | string
-      observeFor: string
-      /** Format: int64 */
-      price: null | number
-      note: string
-      by: string
-      /** Format: int64 */
-      backFrom: null | number
-    }
-    HandOverWire: {
-      counted: components['schemas']['BagCountWire'][]
-      by: string
-      note?: null | string
-      /** @enum {unknown} */
-      goesBack?: 'collected' | 'posted' | null
-      packed?: null | string[]
-      price?: null | string
-      /** Format: date */
-      observeOn?: null | string
-      observeFor?: null | string
-    }
-    HandWire: {
-      initials: string
-      role: components['schemas']['Role']
-      /** Format: date-time */
-      since: string
-      /** Format: date-time */
-      goneAt: null | string
-    }
-    HandsWire: {
-      hands: components['schemas']['HandWire'][]
-      sessions: components['schemas']['SessionWire'][]
-      door: components['schemas']['DoorEntryWire'][]
-      done: components['schemas']['DoneWire'][]
-    }
-    HeadWire: {
-      /** @description Millimetres, at most three decimals. */
-      barToBarMm: number
-      /** @description Millimetres, at most three decimals. */
-      barRiseMm: number
-    }
-    HealthWire: {
-      status: string
-    }
-    HeapWire: {
-      heap: string
-      part: string
-    }
-    HeldAgainst: {
-      /** Format: int64 */
-      jobId: number
-      client: string
-      watch: string
-      closed: boolean
-      verdict: components['schemas']['Verdict']
-      says: string
-    }
-    /** @enum {unknown} */
-    HeldBy: 'notLookedAt' | 'looseBars' | 'leveredBars' | 'screws'
-    HeldReadingWire: {
-      figure: components['schemas']['GaugedFigure']
-      /** @description Millimetres, at most three decimals. */
-      mm: number
-    }
-    HttpValidationProblemDetails: {
-      type?: null | string
-      title?: null | string
-      /** Format: int32 */
-      status?: null | number
-      detail?: null | string
-      instance?: null | string
-      errors?: {
-        [key: string]: string[]
-      }
-    }
-    /** @enum {unknown} */
-    ImportState: 'waiting' | 'running' | 'done' | 'refused'
-    /** @enum {unknown} */
-    Insertion: 'againstTheArrow' | 'alongTheArrow'
-    InspectedWire: {
-      kind: components['schemas']['OwnPartKind']
-      /** @default false */
-      straight: boolean
-      /** @default false */
-      springy: boolean
-      /** @default false */
-      unworn: boolean
-      /** @default true */
-      came: boolean
-    }
-    JobDataWire: {
-      job: components['schemas']['JobWire']
-      said: components['schemas']['SaidWire'][]
-      notes: components['schemas']['StepNote'][]
-      readings: components['schemas']['HeldReadingWire'][]
-      condition: string[]
-      photos: string[]
-      consents: components['schemas']['SignedWire'][]
-    }
-    JobWire: {
-      /** Format: int64 */
-      id: number
-      /** Format: int64 */
-      version: number
-      client: string
-      contact: string
-      watch: string
-      request: components['schemas']['Request']
-      words: string
-      /** Format: date */
-      promised: string
-      late: boolean
-      /** Format: int64 */
-      priceCents: null | number
-      wearer: boolean
-      referred: boolean
-      /** Format: date-time */
-      takenInAt: string
-      takenInBy: string
-      /** Format: date-time */
-      closedAt: null | string
-      next: components['schemas']['Station']
-      stations: components['schemas']['StationWire'][]
-      figures: components['schemas']['FiguresWire']
-      band: null | components['schemas']['BandWire']
-      claspKept: boolean
-      otherClasp: null | string
-      awaited: string[]
-      planAgreed: boolean
-      /** Format: int32 */
-      stepsDone: number
-      /** Format: int32 */
-      steps: number
-      may: components['schemas']['MayWire']
-    }
-    /** @enum {unknown} */
-    JointGroup: 'links' | 'claspTwelve' | 'claspSix' | 'lugs'
-    JudgeAnswer: {
-      verdict: components['schemas']['Verdict']
-      rules: components['schemas']['RuleWire'][]
-    }
-    JudgeClaspRequest: {
-      bandEnd: components['schemas']['JudgedEnd']
-      clasp: components['schemas']['JudgedClasp']
-    }
-    JudgeRequest: {
-      watch: components['schemas']['JudgedWatch']
-      band: components['schemas']['JudgedBand']
-      wearer?: null | components['schemas']['JudgedWearer']
-    }
-    JudgedBand: {
-      kind: components['schemas']['BandKind']
-      material: components['schemas']['BandMaterial']
-      /** @description Millimetres, at most three decimals. */
-      widthMm: number
-      attaches: components['schemas']['BandAttachment']
-      end?: components['schemas']['BandEnd']
-      solidEnd?: null | boolean
-      /** @description Millimetres, at most three decimals. */
-      endThicknessMm?: null | number
-      /** @description Millimetres, at most three decimals. */
-      tubeBoreMm?: null | number
-      /** Format: int32 */
-      layers?: null | number
-      /** @description Millimetres, at most three decimals. */
-      layerThicknessMm?: null | number
-      family?: null | string
-      nickelSafe?: null | boolean
-    }
-    JudgedClasp: {
-      kind: components['schemas']['ClaspKind']
-      /** @description Millimetres, at most three decimals. */
-      innerWidthMm?: null | number
-      /** @description Millimetres, at most three decimals. */
-      tubeMm?: null | number
-      /** @description Millimetres, at most three decimals. */
-      overButtonsMm?: null | number
-      /** @description Millimetres, at most three decimals. */
-      throatMm?: null | number
-      /** @description Millimetres, at most three decimals. */
-      barMm?: null | number
-    }
-    JudgedEnd: {
-      kind: components['schemas']['BandKind']
-      material: components['schemas']['BandMaterial']
-      /** @description Millimetres, at most three decimals. */
-      widthMm?: null | number
-      /** @description Millimetres, at most three decimals. */
-      notchMm?: null | number
-      /** @description Millimetres, at most three decimals. */
-      boreMm?: null | number
-      /** @description Millimetres, at most three decimals. */
-      thicknessMm?: null | number
-      notchedEnd?: null | boolean
-      otherEndPlain?: null | boolean
-    }
-    JudgedWatch: {
-      attachment: components['schemas']['Attachment']
-      /** @description Millimetres, at most three decimals. */
-      lugWidthMm?: null | number
-      /** @description Millimetres, at most three decimals. */
-      barGapMm?: null | number
-      /** @description Millimetres, at most three decimals. */
-      lugHoleMm?: null | number
-      /** @description Millimetres, at most three decimals. */
-      ownBarMm?: null | number
-      /** @description Millimetres, at most three decimals. */
-      slotHeightMm?: null | number
-      /** @enum {unknown} */
-      caseShape?: 'round' | 'flatSided' | null
-      family?: null | string
-      /** @description Millimetres, at most three decimals. */
-      heightMm?: null | number
-    }
-    JudgedWearer: {
-      water?: null | boolean
-      nickelSensitive?: null | boolean
-      hairPull?: null | boolean
-    }
-    KeyStepWire: {
-      question: components['schemas']['ClaspQuestion']
-      asks: string
-      /** @enum {unknown} */
-      yesAsks: 'folds' | 'tongue' | 'flap' | 'buttons' | 'strapEnd' | 'secondFold' | null
-      /** @enum {unknown} */
-      yesIs: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide' | null
-      /** @enum {unknown} */
-      noAsks: 'folds' | 'tongue' | 'flap' | 'buttons' | 'strapEnd' | 'secondFold' | null
-      /** @enum {unknown} */
-      noIs: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide' | null
-    }
-    KeyWire: {
-      /** Format: int64 */
-      id: number
-      name: string
-      /** Format: date-time */
-      madeAt: string
-      madeBy: string
-      /** Format: date-time */
-      endedAt: null | string
-    }
-    LabelPrinter: {
-      kind: components['schemas']['PrinterKind']
-      /** @default 127.0.0.1 */
-      host: string
-      /**
-       * Format: int32
-       * @default 9100
-       */
-      port: number
-    }
-    LabelPrinterWire: {
-      printer: components['schemas']['LabelPrinter']
-      standInPage: null | string
-    }
-    LayOutClaspWire: {
-      name: string
-      /** @description Millimetres, at most three decimals. */
-      twelveMm: number
-      /** @description Millimetres, at most three decimals. */
-      sixMm: number
-      /** @description Millimetres, at most three decimals. */
-      microMm: number
-      microSide: components['schemas']['Side']
-      /** Format: int32 */
-      positions: number
-      /** Format: int32 */
-      position: number
-      /** Format: int32 */
-      positionNow: number
-    }
-    LayOutStrapWire: {
-      /** @description Millimetres, at most three decimals. */
-      bucklePieceMm: number
-      /** @description Millimetres, at most three decimals. */
-      tailMm: number
-      holesMm: number[]
-      /** Format: int32 */
-      hole: number
-      /** @description Millimetres, at most three decimals. */
-      pastBuckleMm: number
-      keepersHold: boolean
-    }
-    LayOutWire: {
-      twelve: components['schemas']['PlacedLinkWire'][]
-      six: components['schemas']['PlacedLinkWire'][]
-      spares?: components['schemas']['PlacedLinkWire'][]
-      clasp?: null | components['schemas']['LayOutClaspWire']
-      strap?: null | components['schemas']['LayOutStrapWire']
-      twelveJoints?: number[]
-      sixJoints?: number[]
-      twelveAtTheClasp?: null | components['schemas']['AtTheClaspWire']
-      sixAtTheClasp?: null | components['schemas']['AtTheClaspWire']
-      drawn: components['schemas']['Picture']
-      /** Format: double */
-      bandHighMm: number
-      twelveAlongMm: number[]
-      sixAlongMm: number[]
-      /** @description Millimetres, at most three decimals. */
-      closedAtMm: null | number
-    }
-    LeanWire: {
-      /** Format: double */
-      degrees: number
-      /** @enum {unknown} */
-      toward: 'twelve' | 'six' | null
-      says: string
-    }
-    LentLineWire: {
-      name: string
-      /** Format: int32 */
-      count: number
-      drawer: string
-    }
-    LentWire: {
-      lines: components['schemas']['LentLineWire'][]
-    }
-    LifeVisitWire: {
-      visit: components['schemas']['VisitWire']
-      done: string
-      figures: string
-      bag: components['schemas']['BagLineWire'][]
-      /** @description Millimetres, at most three decimals. */
-      wristMm: null | number
-    }
-    /** @enum {unknown} */
-    Limit:
-      | 'softFits'
-      | 'softShows'
-      | 'softSqueeze'
-      | 'rubberSqueeze'
-      | 'softTrim'
-      | 'metalFits'
-      | 'metalPlay'
-      | 'metalReading'
-      | 'metalFile'
-      | 'endRoom'
-      | 'curvedBar'
-      | 'usualBar'
-      | 'tubeRoom'
-      | 'tipRoom'
-      | 'barShorter'
-      | 'barLonger'
-      | 'slotPress'
-      | 'wristOverHeight'
-      | 'flatSided'
-      | 'pinPlay'
-      | 'pinShorter'
-      | 'claspSoftFits'
-      | 'claspSoftShows'
-      | 'claspSoftSqueeze'
-      | 'claspMetalFits'
-      | 'claspMetalPlay'
-      | 'claspMetalReading'
-      | 'tubeFits'
-      | 'tubePlay'
-      | 'buttonsLeast'
-      | 'buttonsMost'
-      | 'hotDay'
-      | 'coldDay'
-    LimitWire: {
-      limit: components['schemas']['Limit']
-      rule: string
-      says: string
-      /** Format: double */
-      value: number
-      /** Format: double */
-      usual: number
-      /** Format: double */
-      lowest: number
-      /** Format: double */
-      highest: number
-      isLength: boolean
-    }
-    LinkCountWire: {
-      /** @description Millimetres, at most three decimals. */
-      pitchMm: number
-      /** Format: int32 */
-      count: number
-    }
-    /** @enum {unknown} */
-    LinkFate: 'fixed' | 'stays' | 'leaves' | 'joins'
-    LinkRowWire: {
-      links: components['schemas']['SheetLinkWire'][]
-    }
-    LinkWire: {
-      /** @description Millimetres, at most three decimals. */
-      pitchMm: number
-      removable: boolean
-    }
-    LogEntryWire: {
-      /** Format: date-time */
-      at: string
-      by: string
-      station: components['schemas']['Station']
-      words: string
-    }
-    LogFiguresWire: {
-      weeks: components['schemas']['LogWeekWire'][]
-      minutes: components['schemas']['LogMinutesWire'][]
-      widths: components['schemas']['LogWidthWire'][]
-    }
-    LogMinutesWire: {
-      request: components['schemas']['Request']
-      /** Format: int32 */
-      jobs: number
-      /** Format: double */
-      minutes: number
-    }
-    LogPageWire: {
-      visits: components['schemas']['VisitWire'][]
-      /** Format: int64 */
-      next: null | number
-    }
-    LogWeekWire: {
-      /** Format: date */
-      monday: string
-      /** Format: int32 */
-      closed: number
-      /** Format: int32 */
-      triedOn: number
-      /** Format: int32 */
-      rightFirst: number
-    }
-    LogWidthWire: {
-      /** @description Millimetres, at most three decimals. */
-      widthMm: number
-      /** Format: int32 */
-      jobs: number
-    }
-    /** @enum {unknown} */
-    LongWorkState: 'running' | 'done' | 'cancelled' | 'refused'
-    LongWorkWire: {
-      id: string
-      kind: string
-      state: components['schemas']['LongWorkState']
-      /** Format: int64 */
-      done: number
-      /** Format: int64 */
-      total: number
-      says: string
-    }
-    LookWire: {
-      group: components['schemas']['JointGroup']
-      fastener: components['schemas']['Fastener']
-      /** @default  */
-      across: string
-      /** @default  */
-      slot: string
-      /** @default  */
-      slotLength: string
-      /** @default  */
-      gap: string
-      /** @default false */
-      noArrow: boolean
-    }
-    LoopFiguresWire: {
-      /** @description Millimetres, at most three decimals. */
-      lengthMm: number
-      /** @description Millimetres, at most three decimals. */
-      targetMm: number
-      /** Format: double */
-      neededMm: number
-      /** Format: double */
-      sigmaMm: number
-      /** Format: int32 */
-      chancePercent: number
-      /** Format: int32 */
-      linksMoved: number
-      /** @description Millimetres, at most three decimals. */
-      misfitMm: number
-      /** Format: double */
-      troubleMm: number
-    }
-    LoopSheet: {
-      says: string
-      notice: null | string
-      isPlanned: boolean
-      plannersSay: null | string
-      drawing: null | components['schemas']['Picture']
-      layOut: null | components['schemas']['LayOutWire']
-      rulers: null | components['schemas']['RulersWire']
-      figures: null | components['schemas']['LoopFiguresWire']
-      alternatives?: components['schemas']['AlternativeWire'][]
-      reach?: null | components['schemas']['ReachHere']
-      days?: null | components['schemas']['DaysWire']
-      lean?: null | components['schemas']['LeanWire']
-      variant?: null | components['schemas']['VariantWire']
-      finalFigures?: null | string
-    }
-    LooseLinkWire: {
-      /** @description Millimetres, at most three decimals. */
-      pitchMm: number
-      /** @default  */
-      mark: string
-      /** @default false */
-      oneSided: boolean
-    }
-    MadeKeyWire: {
-      key: string
-      keys: components['schemas']['KeyWire'][]
-    }
-    MakeOrderWire: {
-      supplier: string
-      by: string
-    }
-    MappingWire: {
-      columns: components['schemas']['ColumnWire'][]
-    }
-    MarkWire: {
-      /** Format: int64 */
-      id: number
-      place: components['schemas']['DamagePlace']
-      kind: components['schemas']['DamageKind']
-      note: string
-    }
-    MatchSheet: {
-      own: components['schemas']['MatchWire'][]
-      page: components['schemas']['MatchWire'][]
-      nearestMisses: components['schemas']['MatchWire'][]
-      /** Format: int32 */
-      total: number
-      /** Format: int32 */
-      skip: number
-      counts: components['schemas']['VerdictCount'][]
-      finishes: string[]
-      colours: string[]
-      wishes: components['schemas']['WishesWire']
-      consent: null | components['schemas']['ConsentWire']
-      lugWidthSpread: null | string
-    }
-    MatchWire: {
-      band: components['schemas']['BandWire']
-      verdict: components['schemas']['Verdict']
-      deciding: null | string
-      rules: components['schemas']['RuleWire'][]
-      reach: null | components['schemas']['WearerReach']
-      ways: components['schemas']['WayToWear'][]
-      /** Format: int32 */
-      free: number
-      chosen: boolean
-      needsConsent: boolean
-      whyNot: null | string
-      wouldGoOn: null | string
-    }
-    MayWire: {
-      putRight: components['schemas']['PermissionWire']
-      gauge: components['schemas']['PermissionWire']
-      gaugeBracelet: components['schemas']['PermissionWire']
-      chooseBand: components['schemas']['PermissionWire']
-      lookAtClasp: components['schemas']['PermissionWire']
-      keepClasp: components['schemas']['PermissionWire']
-      chooseClasp: components['schemas']['PermissionWire']
-      markLinks: components['schemas']['PermissionWire']
-      wearAnotherWay: components['schemas']['PermissionWire']
-      arrange: components['schemas']['PermissionWire']
-      agree: components['schemas']['PermissionWire']
-      openToGauge: components['schemas']['PermissionWire']
-      setUpBench: components['schemas']['PermissionWire']
-      work: components['schemas']['PermissionWire']
-      useTray: components['schemas']['PermissionWire']
-      note: components['schemas']['PermissionWire']
-      sign: components['schemas']['PermissionWire']
-      writeReferral: components['schemas']['PermissionWire']
-      handOver: components['schemas']['PermissionWire']
-      takeInAgain: components['schemas']['PermissionWire']
-    }
-    MeshSheet: {
-      shortest: string
-      longest: string
-      /**
-       * Format: int32
-       * @default 0
-       */
-      notches: number
-    }
-    /** @enum {unknown} */
-    MicroSchool: 'tipByTip' | 'barRightOut'
-    NeedAnswer: {
-      /** Format: double */
-      neededMm: number
-      /** Format: double */
-      sigmaMm: number
-    }
-    NeedRequest: {
-      /** @description Millimetres, at most three decimals. */
-      wristMm: number
-      /** Format: double */
-      aspect: number
-      head: components['schemas']['HeadWire']
-      /** @description Millimetres, at most three decimals. */
-      pivotHeightMm: number
-      assumed?: null | components['schemas']['AssumedFigure'][]
-    }
-    NewHandWire: {
-      initials: string
-      role: components['schemas']['Role']
-      passphrase: string
-    }
-    NewKeyWire: {
-      name: string
-    }
-    NewMark: {
-      place: components['schemas']['DamagePlace']
-      kind: components['schemas']['DamageKind']
-      note?: null | string
-    }
-    NewNoteWire: {
-      note: string
-      /** @default true */
-      settled: boolean
-      /** Format: int64 */
-      photoId?: null | number
-    }
-    NewOrderLineWire: {
-      /** Format: int64 */
-      partId: number
-      /** Format: int32 */
-      count: number
-      /** Format: int64 */
-      jobId?: null | number
-    }
-    NewPassphraseWire: {
-      before: string
-      passphrase: string
-    }
-    NewReading: {
-      figure: components['schemas']['GaugedFigure']
-      typed: string
-      /** @default false */
-      byLine: boolean
-    }
-    NewToolWire: {
-      kind: components['schemas']['ToolKind']
-      name: string
-      /** @default  */
-      across: string
-      /** @default  */
-      width: string
-      /**
-       * Format: int32
-       * @default 0
-       */
-      spares: number
-      /** @default false */
-      wanted: boolean
-    }
-    NoteWire: {
-      /** Format: int64 */
-      id: number
-      /** Format: int64 */
-      jobId: number
-      step: string
-      note: string
-      open: boolean
-      answer: string
-      photoHref: null | string
-      /** Format: date-time */
-      at: string
-      by: string
-    }
-    ObservationWire: {
-      /** Format: int64 */
-      jobId: number
-      client: string
-      contact: string
-      watch: string
-      /** Format: date */
-      on: string
-      for: string
-      due: boolean
-    }
-    ObservedWire: {
-      by: string
-      heard: string
-    }
-    OddCostWire: {
-      odd: components['schemas']['OddLink']
-      does: string
-      costs: null | string
-    }
-    /** @enum {unknown} */
-    OddLink: 'asComputed' | 'onTwelve' | 'onSix'
-    OfferChoiceWire: {
-      article: string
-    }
-    /** @enum {unknown} */
-    OnTheWatch: 'nothing' | 'soft' | 'bracelet' | 'mesh' | 'pulledThrough'
-    OnePieceSheet: {
-      firstHole: string
-      holePitch: string
-      /** Format: int32 */
-      holes: number
-      underRun?: null | string
-    }
-    OpenWire: {
-      groups: components['schemas']['JointGroup'][]
-    }
-    OrderBookWire: {
-      toOrder: components['schemas']['ToOrderWire'][]
-      orders: components['schemas']['OrderWire'][]
-      suppliers: null | string
-      isStandIn: boolean
-    }
-    OrderLineWire: {
-      /** Format: int64 */
-      id: number
-      article: string
-      name: string
-      measured: string
-      /** Format: int32 */
-      count: number
-      /** Format: int32 */
-      shipped: number
-      /** Format: int32 */
-      received: number
-      /** Format: int32 */
-      outstanding: number
-      refused: string
-      /** Format: int64 */
-      priceCents: number
-      /** Format: int64 */
-      jobId: null | number
-    }
-    /** @enum {unknown} */
-    OrderState: 'sending' | 'accepted' | 'partly' | 'shipped' | 'done' | 'refused'
-    OrderWire: {
-      /** Format: int64 */
-      id: number
-      supplier: string
-      state: components['schemas']['OrderState']
-      number: string
-      /** Format: date-time */
-      madeAt: string
-      madeBy: string
-      /** Format: date-time */
-      sentAt: null | string
-      /** Format: int32 */
-      tries: number
-      says: string
-      lines: components['schemas']['OrderLineWire'][]
-      /** Format: int64 */
-      totalCents: number
-    }
-    OtherClaspWire: {
-      /** Format: int64 */
-      partId: number
-      consentSignedBy?: null | string
-    }
-    /** @enum {unknown} */
-    OutsideCraft:
-      | 'caseMustBeOpened'
-      | 'waterInside'
-      | 'stopped'
-      | 'lugCracked'
-      | 'crownLoose'
-      | 'preciousMetal'
-      | 'vintageAboveLimit'
-      | 'screwStuck'
-      | 'lugBent'
-    OwnBraceletFields: {
-      twelve?: null | string
-      six?: null | string
-      spares?: null | string
-      halfPitch?: null | string
-      claspName?: null | string
-      claspTwelve?: null | string
-      claspSix?: null | string
-      /** @enum {unknown} */
-      microSide?: 'twelve' | 'six' | null
-      /** Format: int32 */
-      positions?: null | number
-      step?: null | string
-      /** Format: int32 */
-      position?: null | number
-      /** @enum {unknown} */
-      fastener?:
-        | 'splitPin'
-        | 'pinWithTube'
-        | 'screw'
-        | 'screwInTube'
-        | 'springBar'
-        | 'leveredBar'
-        | 'fixedBar'
-        | 'screwedBar'
-        | 'slotScrews'
-        | 'frictionPin'
-        | 'threaded'
-        | 'byHand'
-        | 'sewn'
-        | 'riveted'
-        | 'openEnd'
-        | 'makersOwn'
-        | 'notLookedAt'
-        | null
-      benchLength?: null | string
-    }
-    OwnBraceletWire: {
-      twelve: string
-      six: string
-      spares: string
-      twelveWhyNot: null | string
-      sixWhyNot: null | string
-      sparesWhyNot: null | string
-      twelveLinks: components['schemas']['SheetLinkWire'][]
-      sixLinks: components['schemas']['SheetLinkWire'][]
-      /** @description Millimetres, at most three decimals. */
-      fullPitchMm: null | number
-      /** @description Millimetres, at most three decimals. */
-      halfPitchMm: null | number
-      halfPitch: string
-      claspName: string
-      claspTwelve: string
-      claspSix: string
-      microSide: components['schemas']['Side']
-      /** Format: int32 */
-      positions: number
-      step: string
-      /** Format: int32 */
-      position: number
-      fastener: components['schemas']['Fastener']
-      benchLength: string
-      lengthNow: null | string
-      missing: string[]
-      question: null | string
-    }
-    /** @enum {unknown} */
-    OwnPartKind: 'clasp' | 'springBars' | 'claspPins'
-    OwnPartWire: {
-      kind: components['schemas']['OwnPartKind']
-      name: string
-      came: null | boolean
-      straight: null | boolean
-      springy: null | boolean
-      unworn: null | boolean
-      reused: boolean
-      says: null | string
-      choices: components['schemas']['PartWire'][]
-      replacement: null | components['schemas']['TakenWire']
-    }
-    /** @enum {unknown} */
-    Owner: 'client' | 'shop'
-    PackedWire: {
-      key: string
-      says: string
-    }
-    /** @enum {unknown} */
-    PaintRole:
-      | 'wrist'
-      | 'edge'
-      | 'stays'
-      | 'fixed'
-      | 'leaves'
-      | 'joins'
-      | 'clasp'
-      | 'strap'
-      | 'hole'
-      | 'holeNow'
-      | 'keeper'
-      | 'keeperMissed'
-      | 'head'
-      | 'bar'
-      | 'pinned'
-      | 'out'
-      | 'joint'
-      | 'lowest'
-      | 'centre'
-      | 'scale'
-      | 'outline'
-      | 'fine'
-      | 'dot'
-      | 'name'
-      | 'number'
-    /** @enum {unknown} */
-    PartKind: 'clasp' | 'bar' | 'pin' | 'link'
-    PartOfferWire: {
-      article: string
-      name: string
-      measured: string
-      supplier: string
-      /** Format: int64 */
-      priceCents: number
-      /** Format: int32 */
-      available: number
-    }
-    PartOffersWire: {
-      wish: string
-      offers: components['schemas']['PartOfferWire'][]
-      trouble: null | string
-    }
-    PartSheet: {
-      article: string
-      name: string
-      kind: components['schemas']['PartKind']
-      /** @default  */
-      supplier: string
-      /** @default  */
-      place: string
-      /**
-       * Format: int32
-       * @default 0
-       */
-      minimum: number
-      /** @default  */
-      price: string
-      /** @default  */
-      finish: string
-      /** @default  */
-      colour: string
-      /** @default  */
-      supplierArticle: string
-      /** @enum {unknown} */
-      clasp?: 'pinBuckle' | 'strapFolding' | 'butterfly' | 'foldOver' | 'extending' | 'slide' | null
-      /** @default  */
-      inner: string
-      /** @default  */
-      tube: string
-      /** @default  */
-      overButtons: string
-      /** @default  */
-      throat: string
-      /** @default  */
-      bar: string
-      /** @default  */
-      adds: string
-      /** @default  */
-      twelve: string
-      /** @default  */
-      six: string
-      microSide?: components['schemas']['Side']
-      /**
-       * Format: int32
-       * @default 1
-       */
-      positions: number
-      /** @default  */
-      step: string
-      /** @default  */
-      length: string
-      /** @default  */
-      diameter: string
-      /** @default  */
-      tip: string
-      /** @default false */
-      curved: boolean
-      style?: components['schemas']['BarStyle']
-      /** @default  */
-      pitch: string
-      /** @default  */
-      width: string
-    }
-    PartWire: {
-      /** Format: int64 */
-      id: number
-      article: string
-      name: string
-      kind: components['schemas']['PartKind']
-      measured: string
-      supplier: string
-      place: string
-      /** Format: int64 */
-      priceCents: number
-      /** Format: int32 */
-      onHand: number
-      /** Format: int32 */
-      reserved: number
-      /** Format: int32 */
-      free: number
-      /** Format: int32 */
-      awaited: number
-      /** Format: int32 */
-      ordered: number
-      /** Format: int32 */
-      listed: number
-      /** Format: int32 */
-      minimum: number
-      /** Format: int32 */
-      toOrder: number
-    }
-    PermissionWire: {
-      ok: boolean
-      why: null | string
-    }
-    PhotoWire: {
-      /** Format: int64 */
-      id: number
-      type: string
-      /** Format: int64 */
-      bytes: number
-      href: string
-      thumbnailHref: string
-    }
-    Picture: {
-      /** Format: double */
-      left: number
-      /** Format: double */
-      top: number
-      /** Format: double */
-      width: number
-      /** Format: double */
-      height: number
-      shapes: components['schemas']['Shape'][]
-      words: components['schemas']['Word'][]
-    }
-    /** @enum {unknown} */
-    PieceKind: 'link' | 'clasp' | 'strap'
-    PinWire: {
-      side: components['schemas']['Side']
-      /** Format: int32 */
-      ordinal: number
-      pinned: boolean
-    }
-    /** @enum {unknown} */
-    Place: 'watch' | 'tray' | 'drawer' | 'bag' | 'loan' | 'thrown' | 'lost'
-    PlaceWire: {
-      /** @enum {unknown} */
-      side: 'twelve' | 'six' | null
-      joints: number[]
-      links: number[]
-      atLugs: boolean
-      atClasp: boolean
-    }
-    PlacedLinkWire: {
-      /** @description Millimetres, at most three decimals. */
-      pitchMm: number
-      fate: components['schemas']['LinkFate']
-      mark: string
-      pinned: boolean
-      oneSided: boolean
-    }
-    PlanAnswerWire: {
-      recommended: components['schemas']['PlanWire']
-      alternatives: components['schemas']['PlanWire'][]
-      reach: components['schemas']['ReachWire']
-      says: string
-    }
-    PlanRequestWire: {
-      bracelet: components['schemas']['BraceletWire']
-      clasp: components['schemas']['ClaspWire']
-      target: components['schemas']['TargetWire']
-      spares?: null | components['schemas']['SpareWire'][]
-      centring?: null | components['schemas']['CentringWire']
-      reserve?: null | components['schemas']['ReserveWire']
-    }
-    PlanSideWire: {
-      out: number[]
-      in: components['schemas']['LooseLinkWire'][]
-    }
-    PlanWire: {
-      twelve: components['schemas']['LinkCountWire'][]
-      six: components['schemas']['LinkCountWire'][]
-      /** Format: int32 */
-      position: number
-      /** @description Millimetres, at most three decimals. */
-      lengthMm: number
-      /** Format: double */
-      offCentreMm: number
-      /** @description Millimetres, at most three decimals. */
-      misfitMm: number
-      /** Format: double */
-      troubleMm: number
-      /** Format: double */
-      wanderMm: number
-      /** @description Millimetres, at most three decimals. */
-      shortfallMm: number
-      /** Format: int32 */
-      linksMoved: number
-      /** @description Millimetres, at most three decimals. */
-      tighterMm: number
-      /** @description Millimetres, at most three decimals. */
-      looserMm: number
-    }
-    PresentClaspWire: {
-      name: string
-      verdict: components['schemas']['Verdict']
-      rules: components['schemas']['RuleWire'][]
-      effect: null | components['schemas']['ClaspEffectWire']
-      consent: null | string
-    }
-    PrintedWire: {
-      says: string
-    }
-    /** @enum {unknown} */
-    PrinterKind: 'none' | 'standIn' | 'tcp'
-    ProblemDetails: {
-      type?: null | string
-      title?: null | string
-      /** Format: int32 */
-      status?: null | number
-      detail?: null | string
-      instance?: null | string
-    }
-    /** @enum {unknown} */
-    PullThroughWay: 'double' | 'single' | 'reversedDouble' | 'reversedSingle'
-    QuoteLineWire: {
-      article: string
-      /** Format: int32 */
-      count: number
-      /** Format: int64 */
-      priceCents: number
-      /** Format: int32 */
-      available: number
-    }
-    QuoteWire: {
-      supplier: string
-      /** Format: int64 */
-      totalCents: number
-      /** Format: int32 */
-      days: number
-      lines: components['schemas']['QuoteLineWire'][]
-      says: string
-    }
-    ReachHere: {
-      lengths: number[]
-      offItsPlace: number[]
-      /** @description Millimetres, at most three decimals. */
-      shortestMm: null | number
-      /** @description Millimetres, at most three decimals. */
-      longestMm: null | number
-      /** @description Millimetres, at most three decimals. */
-      largestGapMm: null | number
-      /** @description Millimetres, at most three decimals. */
-      belowMm: null | number
-      /** @description Millimetres, at most three decimals. */
-      aboveMm: null | number
-      /** @description Millimetres, at most three decimals. */
-      targetMm: number
-      /** @description Millimetres, at most three decimals. */
-      windowMm: number
-      /** @description Millimetres, at most three decimals. */
-      smallestWristMm: null | number
-      /** @description Millimetres, at most three decimals. */
-      largestWristMm: null | number
-    }
-    ReachWire: {
-      /** @description Millimetres, at most three decimals. */
-      shortestMm: null | number
-      /** @description Millimetres, at most three decimals. */
-      longestMm: null | number
-      /** @description Millimetres, at most three decimals. */
-      largestGapMm: null | number
-      gapAtTarget: null | components['schemas']['GapWire']
-    }
-    ReadingWire: {
-      /** Format: int64 */
-      id: number
-      /** @description Millimetres, at most three decimals. */
-      mm: number
-      text: string
-      byLine: boolean
-      earlier: boolean
-    }
-    ReferralWire: {
-      reasons: components['schemas']['OutsideCraft'][]
-      referred: boolean
-      note?: null | string
-    }
-    ReplacementWire: {
-      kind: components['schemas']['OwnPartKind']
-      /** Format: int64 */
-      partId: number
-    }
-    /** @enum {unknown} */
-    Request:
-      'changeStrap' | 'fitMesh' | 'replaceClasp' | 'takeLinksOut' | 'putLinksIn' | 'refit' | 'somethingElse'
-    ReserveWire: {
-      /** @description Millimetres, at most three decimals. */
-      tighterMm: number
-      /** @description Millimetres, at most three decimals. */
-      looserMm: number
-    }
-    ReturnWire: {
-      with: components['schemas']['VariantWire']
-      lies: components['schemas']['ByHand']
-    }
-    /** @enum {unknown} */
-    Role: 'counter' | 'fitter' | 'lead'
-    RuleWire: {
-      rule: string
-      verdict: components['schemas']['Verdict']
-      says: string
-      figure: null | string
-      work: components['schemas']['WorkWire'][]
-    }
-    RulerWire: {
-      /** Format: double */
-      mm: number
-      /** Format: double */
-      fromMm: null | number
-      /** Format: double */
-      toMm: null | number
-      inside: boolean
-      text: string
-      inches: string
-    }
-    RulersWire: {
-      ease: components['schemas']['RulerWire']
-      temper: components['schemas']['Temper']
-      offCentre: components['schemas']['RulerWire']
-      tighter: components['schemas']['RulerWire']
-      looser: components['schemas']['RulerWire']
-    }
-    /**
-     * @default insideTheLinks
-     * @enum {unknown}
-     */
-    RunSchool: 'insideTheLinks' | 'atTheClasp'
-    SaidWire: {
-      wording: components['schemas']['Wording']
-      words: string
-      /** Format: date-time */
-      at: string
-      by: string
-    }
-    SchoolSheet: {
-      house: components['schemas']['SchoolWire']
-      ways: components['schemas']['WayCostWire'][]
-      oddLinks: components['schemas']['OddCostWire'][]
-    }
-    SchoolWire: {
-      /** @enum {unknown} */
-      way: 'measured' | 'tryOn' | 'copy' | null
-      odd: components['schemas']['OddLink']
-    }
-    /** @enum {unknown} */
-    Season: 'winter' | 'spring' | 'summer' | 'autumn'
-    SessionWire: {
-      mark: string
-      initials: string
-      /** Format: date-time */
-      since: string
-      /** Format: date-time */
-      seenAt: string
-      device: string
-      isThis: boolean
-    }
-    SetLimit: {
-      limit: components['schemas']['Limit']
-      /** Format: double */
-      value?: null | number
-    }
-    SetupWire: {
-      tools: components['schemas']['ToolFamily']
-      insertion: components['schemas']['Insertion']
-      micro: components['schemas']['MicroSchool']
-      runs?: components['schemas']['RunSchool']
-      /** @default false */
-      oneByOne: boolean
-      /** @default false */
-      partedToLieFlat: boolean
-      tryOn?: components['schemas']['TryOnSchool']
-      /** @default false */
-      headOff: boolean
-      /** @default false */
-      bendsBars: boolean
-      /** @enum {unknown} */
-      toolsIn?: 'blockAndHammer' | 'handPusher' | 'screwPress' | null
-    }
-    Shape: {
-      role: components['schemas']['PaintRole']
-      path: string
-      /** Format: double */
-      thick?: null | number
-      dashed?: boolean
-      of?: null | components['schemas']['ShapeOf']
-    }
-    ShapeOf: {
-      kind: components['schemas']['PieceKind']
-      side: components['schemas']['Side']
-      /** Format: int32 */
-      ordinal: number
-      /**
-       * Format: int32
-       * @default 1
-       */
-      count: number
-    }
-    /** @enum {unknown} */
-    Shaping: 'bore' | 'pierce' | 'press' | 'file' | 'trim' | 'bend'
-    SheetLinkWire: {
-      /** @description Millimetres, at most three decimals. */
-      pitchMm: number
-      removable: boolean
-      /** @default  */
-      mark: string
-      /** @default false */
-      oneSided: boolean
-    }
-    /** @enum {unknown} */
-    Side: 'twelve' | 'six'
-    SignInWire: {
-      initials: string
-      passphrase: string
-    }
-    SignWire: {
-      signedBy: string
-      /** @default  */
-      signature: string
-      /** @default false */
-      onPaper: boolean
-    }
-    SignedWire: {
-      work: string
-      signedBy: string
-      /** Format: date-time */
-      at: string
-      onPaper: boolean
-      signature: string
-    }
-    SpareWire: {
-      /** @description Millimetres, at most three decimals. */
-      pitchMm: number
-      /** Format: int32 */
-      count: number
-    }
-    SpringBarSheet: {
-      article: string
-      length: string
-      body: string
-      tip: string
-      /** @default false */
-      curved: boolean
-      style?: components['schemas']['BarStyle']
-      /**
-       * Format: int32
-       * @default 1
-       */
-      inStock: number
-    }
-    SpringBarWire: {
-      article: string
-      /** @description Millimetres, at most three decimals. */
-      lengthMm: number
-      /** @description Millimetres, at most three decimals. */
-      bodyMm: number
-      /** @description Millimetres, at most three decimals. */
-      tipMm: number
-      curved: boolean
-      style: components['schemas']['BarStyle']
-      /** Format: int32 */
-      inStock: number
-    }
-    /** @enum {unknown} */
-    Station: 'takeIn' | 'gauge' | 'match' | 'clasp' | 'size' | 'bench' | 'handOver'
-    StationWire: {
-      station: components['schemas']['Station']
-      done: boolean
-      says: string
-    }
-    StepNote: {
-      /** Format: int64 */
-      id: number
-      /** Format: int64 */
-      jobId: number
-      step: string
-      text: string
-      isSettled: boolean
-      answer: string
-      /** Format: int64 */
-      photoId: null | number
-      /** Format: date-time */
-      at: string
-      by: string
-      isOpen?: boolean
-    }
-    /** @enum {unknown} */
-    StepRow:
-      | 'protect'
-      | 'look'
-      | 'openToGauge'
-      | 'fetch'
-      | 'consent'
-      | 'unbuckle'
-      | 'headOff'
-      | 'oldBandOff'
-      | 'inTheTray'
-      | 'clean'
-      | 'prepare'
-      | 'claspOff'
-      | 'open'
-      | 'join'
-      | 'claspOn'
-      | 'lay'
-      | 'bars'
-      | 'thread'
-      | 'lugs'
-      | 'set'
-      | 'shut'
-      | 'wipe'
-      | 'tryOn'
-      | 'check'
-      | 'giveBack'
-      | 'putAway'
-      | 'tray'
-      | 'before'
-    StepWire: {
-      key: string
-      row: components['schemas']['StepRow']
-      /** Format: int32 */
-      round: number
-      says: string
-      caution: boolean
-      acts: components['schemas']['ToldAct'][]
-      tool: string
-      direction: null | string
-      fallsOut: null | string
-      beware: null | string
-      where: null | components['schemas']['PlaceWire']
-      /** Format: double */
-      minutes: number
-      done: boolean
-      next: boolean
-      mayBeSkipped: boolean
-      skipped: null | string
-      waits: null | string
-      how: string
-      wants: components['schemas']['WantedToolWire'][]
-      /** @enum {unknown} */
-      picture:
-        | 'outInTheBlock'
-        | 'inAgainstTheArrow'
-        | 'inAlongTheArrow'
-        | 'forkFromBehind'
-        | 'pointFromOutside'
-        | 'lever'
-        | 'bladeInTheSlot'
-        | null
-    }
-    StockEntryWire: {
-      /** Format: date-time */
-      at: string
-      by: string
-      /** Format: int32 */
-      change: number
-      reason: string
-      /** Format: int64 */
-      jobId: null | number
-    }
-    StockLinkWire: {
-      /** Format: int64 */
-      partId: number
-      article: string
-      name: string
-      /** @description Millimetres, at most three decimals. */
-      pitchMm: number
-      /** @description Millimetres, at most three decimals. */
-      widthMm: number
-      /** Format: int32 */
-      free: number
-      /** Format: int32 */
-      taken: number
-    }
-    StockTakeWire: {
-      counted: components['schemas']['CountedWire'][]
-      reason: string
-      by: string
-    }
-    StrapLengthWire: {
-      /** Format: int64 */
-      bandId: number
-      article: string
-      name: string
-      /** @description Millimetres, at most three decimals. */
-      bucklePieceMm: number
-      /** @description Millimetres, at most three decimals. */
-      tailMm: number
-      /** Format: int32 */
-      middleHole: number
-      /** @description Millimetres, at most three decimals. */
-      missMm: number
-      /** Format: int32 */
-      hole: number
-      /** Format: int32 */
-      holes: number
-      /** Format: int32 */
-      holesTighter: number
-      /** Format: int32 */
-      holesLooser: number
-      /** @description Millimetres, at most three decimals. */
-      pastBuckleMm: number
-      keepersHold: boolean
-      verdict: components['schemas']['Verdict']
-      here: boolean
-    }
-    StrapSheet: {
-      bucklePiece: string
-      tail: string
-      firstHole: string
-      holePitch: string
-      /** Format: int32 */
-      holes: number
-    }
-    /** Format: binary */
-    Stream: string
-    SuppliersWire: {
-      address: string
-    }
-    /** @enum {unknown} */
-    SurplusBy: 'millimetres' | 'linksPinched' | 'gap'
-    /** @enum {unknown} */
-    SurplusOver: 'zeroEase' | 'comfort'
-    TagWire: {
-      /** Format: int64 */
-      id: number
-      client: string
-      watch: string
-      /** Format: date */
-      promised: string
-      late: boolean
-      today: boolean
-      next: components['schemas']['Station']
-      /** Format: int32 */
-      stationsDone: number
-      referred: boolean
-      by: string
-      waits: boolean
-      partsIn: boolean
-      trayKept: boolean
-    }
-    TakeInSheet: {
-      marks: components['schemas']['MarkWire'][]
-      watch: components['schemas']['Picture']
-      cameWith: components['schemas']['CameWithWire'][]
-      photos: components['schemas']['PhotoWire'][]
-      outsideCraft: components['schemas']['OutsideCraft'][]
-      referred: boolean
-      note: string
-      proposedNote: string
-      places?: null | components['schemas']['ConditionPlace'][]
-    }
-    TakeInWire: {
-      client: string
-      watch: string
-      request: components['schemas']['Request']
-      /** Format: date */
-      promised: string
-      by: string
-      contact?: null | string
-      words?: null | string
-      price?: null | string
-      /** @default true */
-      wearer: boolean
-      /** Format: int64 */
-      cents?: null | number
-    }
-    TakeLinkWire: {
-      /** Format: int64 */
-      partId: number
-      /** Format: int32 */
-      count: number
-    }
-    TakenWire: {
-      use: string
-      /** Format: int64 */
-      partId: number
-      article: string
-      name: string
-      /** Format: int32 */
-      count: number
-      reserved: boolean
-      cameIn: boolean
-    }
-    TargetWire: {
-      /** @description Millimetres, at most three decimals. */
-      lengthMm: number
-      /** @description Millimetres, at most three decimals. */
-      windowMm: number
-      /** @description Millimetres, at most three decimals. */
-      toleranceMm: number
-    }
-    /** @enum {unknown} */
-    Temper: 'tight' | 'right' | 'loose'
-    /** @enum {unknown} */
-    ThingKind:
-      | 'head'
-      | 'band'
-      | 'bucklePiece'
-      | 'tailPiece'
-      | 'onePieceBand'
-      | 'meshPiece'
-      | 'endPiece'
-      | 'link'
-      | 'clasp'
-      | 'buckle'
-      | 'bar'
-      | 'pin'
-      | 'tube'
-      | 'screw'
-      | 'safetyFlap'
-      | 'fastener'
-    TickWire: {
-      done: boolean
-      /** @default  */
-      skipped: string
-      /** @default false */
-      asPlanned: boolean
-    }
-    ToGaugeWire: {
-      groups: components['schemas']['JointGroup'][]
-      chosen: components['schemas']['JointGroup'][]
-      lines: components['schemas']['GaugeLineWire'][]
-      kept: boolean
-    }
-    ToOrderWire: {
-      supplier: string
-      lines: components['schemas']['OrderLineWire'][]
-      /** Format: int64 */
-      totalCents: number
-    }
-    ToldAct: {
-      do: string
-      joint?: null | string
-      thing?: null | string
-      with?: null | string[]
-      /** @enum {unknown} */
-      to?: 'watch' | 'tray' | 'drawer' | 'bag' | 'loan' | 'thrown' | 'lost' | null
-      a?: null | string
-      b?: null | string
-      parts?: null | string[]
-      /** @enum {unknown} */
-      fastener?:
-        | 'splitPin'
-        | 'pinWithTube'
-        | 'screw'
-        | 'screwInTube'
-        | 'springBar'
-        | 'leveredBar'
-        | 'fixedBar'
-        | 'screwedBar'
-        | 'slotScrews'
-        | 'frictionPin'
-        | 'threaded'
-        | 'byHand'
-        | 'sewn'
-        | 'riveted'
-        | 'openEnd'
-        | 'makersOwn'
-        | 'notLookedAt'
-        | null
-      side?: null | string
-      /** Format: int32 */
-      position?: null | number
-      part?: null | string
-      /** @enum {unknown} */
-      what?: 'bore' | 'pierce' | 'press' | 'file' | 'trim' | 'bend' | null
-      irreversible?: null | boolean
-      final?: null | boolean
-    }
-    ToldJoint: {
-      id: string
-      a: string
-      b: string
-      fastener: components['schemas']['Fastener']
-      parts: string[]
-      closed: boolean
-      side: null | string
-      /** Format: int32 */
-      position: null | number
-      /** @default true */
-      opens: boolean
-    }
-    ToldStand: {
-      things: components['schemas']['ToldThing'][]
-      joints: components['schemas']['ToldJoint'][]
-    }
-    ToldThing: {
-      id: string
-      kind: components['schemas']['ThingKind']
-      like: string
-      owner: components['schemas']['Owner']
-      fits: null | string
-      made: components['schemas']['Shaping'][]
-      place: components['schemas']['Place']
-      drawer?: null | string
-      article?: null | string
-      of?: null | string
-      instead?: null | string
-    }
-    ToolChangeWire: {
-      /** Format: int32 */
-      spares: number
-      /** @default false */
-      wanted: boolean
-    }
-    /** @enum {unknown} */
-    ToolFamily: 'blockAndHammer' | 'handPusher' | 'screwPress'
-    /** @enum {unknown} */
-    ToolKind:
-      | 'punch'
-      | 'blade'
-      | 'fork'
-      | 'block'
-      | 'press'
-      | 'pusher'
-      | 'hammer'
-      | 'pliers'
-      | 'hollowEnd'
-      | 'handDrill'
-      | 'holder'
-      | 'tweezers'
-      | 'point'
-    ToolWire: {
-      /** Format: int64 */
-      id: number
-      kind: components['schemas']['ToolKind']
-      name: string
-      across: string
-      width: string
-      /** Format: int32 */
-      spares: number
-      wanted: boolean
-      says: string
-    }
-    /** @enum {unknown} */
-    TrayAct: 'lost' | 'found' | 'scrapped' | 'fromStock' | 'toStock'
-    TrayActWire: {
-      heap: string
-      /** Format: int32 */
-      count: number
-      act: components['schemas']['TrayAct']
-      /** Format: int64 */
-      partId?: null | number
-      /** @default  */
-      why: string
-    }
-    TrayLineWire: {
-      heap: string
-      part: string
-      links: boolean
-      /** Format: int32 */
-      watch: number
-      /** Format: int32 */
-      tray: number
-      /** Format: int32 */
-      bag: number
-      /** Format: int32 */
-      scrapped: number
-      /** Format: int32 */
-      lost: number
-      /** Format: int32 */
-      fromStock: number
-    }
-    TrayStockWire: {
-      /** Format: int64 */
-      partId: number
-      article: string
-      name: string
-      measured: string
-      /** Format: int32 */
-      free: number
-    }
-    TriedSheet: {
-      says: string
-      same: boolean
-      onlyMicro: boolean
-      firstSideAgain: boolean
-      /** @description Millimetres, at most three decimals. */
-      wantedMm: number
-      /** @description Millimetres, at most three decimals. */
-      lengthMm: number
-      /** Format: double */
-      offCentreMm: number
-      seenSays: null | string
-      bench: components['schemas']['BenchSheet']
-    }
-    TriedWire: {
-      by?: components['schemas']['SurplusBy']
-      over?: components['schemas']['SurplusOver']
-      /** @default  */
-      amount: string
-      /** @default  */
-      wedge: string
-      /** @default  */
-      seen: string
-      toward?: components['schemas']['Side']
-      /** @default false */
-      take: boolean
-      /** @default  */
-      closedIn: string
-      /** @enum {unknown} */
-      ease?: 'comfortable' | 'snug' | 'loose' | null
-      /** @default  */
-      tail: string
-    }
-    /**
-     * @default betweenTheSides
-     * @enum {unknown}
-     */
-    TryOnSchool: 'betweenTheSides' | 'onceAtTheEnd'
-    TryOnSheet: {
-      by: components['schemas']['SurplusBy']
-      over: components['schemas']['SurplusOver']
-      amount: string
-      loop: string
-      thickness: string
-      pitch: string
-      wedge: string
-      loopNow: string
-    }
-    TryOnWire: {
-      /** @enum {unknown} */
-      by?: 'millimetres' | 'linksPinched' | 'gap' | null
-      /** @enum {unknown} */
-      over?: 'zeroEase' | 'comfort' | null
-      amount?: null | string
-      loop?: null | string
-      thickness?: null | string
-      pitch?: null | string
-      wedge?: null | string
-    }
-    VariantWire: {
-      /** Format: int64 */
-      claspPartId: null | number
-      links: components['schemas']['TakeLinkWire'][]
-      freed: components['schemas']['FreedWire'][]
-      way: components['schemas']['PullThroughWay']
-    }
-    /** @enum {unknown} */
-    Verdict: 'fits' | 'compromise' | 'unknown' | 'work' | 'no'
-    VerdictCount: {
-      verdict: components['schemas']['Verdict']
-      /** Format: int32 */
-      count: number
-    }
-    VisitWire: {
-      /** Format: int64 */
-      jobId: number
-      /** Format: int64 */
-      clientId: number
-      client: string
-      /** Format: int64 */
-      watchId: number
-      watch: string
-      request: components['schemas']['Request']
-      /** Format: date-time */
-      takenInAt: string
-      /** Format: date-time */
-      closedAt: null | string
-      by: string
-      band: null | string
-      entries: components['schemas']['LogEntryWire'][]
-    }
-    WantedToolWire: {
-      kind: components['schemas']['ToolKind']
-      name: string
-      across: string
-      width: string
-      says: string
-    }
-    WatchLifeWire: {
-      /** Format: int64 */
-      watchId: number
-      watch: string
-      visits: components['schemas']['LifeVisitWire'][]
-    }
-    /** @enum {unknown} */
-    Way: 'measured' | 'tryOn' | 'copy'
-    WayCostWire: {
-      /** @enum {unknown} */
-      way: 'measured' | 'tryOn' | 'copy' | null
-      /** @description Millimetres, at most three decimals. */
-      wantedMm: number
-      /** Format: double */
-      sigmaMm: number
-      does: string
-      /** Format: int32 */
-      chancePercent: number
-    }
-    WayToWear: {
-      way: components['schemas']['PullThroughWay']
-      /** Format: int32 */
-      layers: number
-      /** @description Millimetres, at most three decimals. */
-      raiseMm: number
-      /** @description Millimetres, at most three decimals. */
-      targetMm: null | number
-      /** Format: int32 */
-      hole: null | number
-      /** @description Millimetres, at most three decimals. */
-      lengthMm: null | number
-      feels: string
-      verdict: components['schemas']['Verdict']
-      says: string
-    }
-    WayWire: {
-      way: components['schemas']['Way']
-      /** Format: double */
-      neededMm: number
-      /** Format: double */
-      sigmaMm: number
-      disagrees: boolean
-    }
-    WaysWire: {
-      ways: components['schemas']['WayWire'][]
-      /** Format: double */
-      neededMm: number
-      /** Format: double */
-      sigmaMm: number
-      says: null | string
-    }
-    WearItWire: {
-      way: components['schemas']['PullThroughWay']
-    }
-    WearerReach: {
-      /** @description Millimetres, at most three decimals. */
-      shortestMm: number
-      /** @description Millimetres, at most three decimals. */
-      longestMm: number
-      /** @description Millimetres, at most three decimals. */
-      targetMm: number
-      /** @description Millimetres, at most three decimals. */
-      windowMm: number
-      text: string
-    }
-    WishesWire: {
-      water?: null | boolean
-      nickelSensitive?: null | boolean
-      hairPull?: null | boolean
-      colour?: null | string
-      caseFinish?: null | string
-      caseColour?: null | string
-    }
-    Word: {
-      role: components['schemas']['PaintRole']
-      text: string
-      /** Format: double */
-      x: number
-      /** Format: double */
-      y: number
-      /** Format: double */
-      high: number
-      anchor?: components['schemas']['Anchor']
-      strong?: boolean
-      of?: null | components['schemas']['ShapeOf']
-    }
-    /** @enum {unknown} */
-    Wording: 'words' | 'referNote' | 'closeNote' | 'observeFor' | 'heard' | 'signedBy' | 'why' | 'earlier'
-    WorkWire: {
-      what: string
-      reversible: boolean
-      tools: string
-      /** Format: int32 */
-      minutes: number
-      caution: null | string
-    }
-    WornWire: {
-      way: components['schemas']['PullThroughWay']
-      feels: string
-      /** @description Millimetres, at most three decimals. */
-      raiseMm: number
-      /** @description Millimetres, at most three decimals. */
-      headHeightMm: null | number
-      /** @description Millimetres, at most three decimals. */
-      targetMm: number
-      /** @description Millimetres, at most three decimals. */
-      lengthMm: number
-      /** Format: int32 */
-      hole: number
-      /** Format: int32 */
-      holes: number
-      /** Format: int32 */
-      holesTighter: number
-      /** Format: int32 */
-      holesLooser: number
-      canBeWorn: boolean
-      chosen: boolean
-    }
-    WristVisitWire: {
-      /** Format: int64 */
-      jobId: number
-      /** Format: date */
-      day: string
-      /** @description Millimetres, at most three decimals. */
-      mm: number
-      season: components['schemas']['Season']
-      /** @enum {unknown} */
-      wear: 'snug' | 'regular' | 'easy' | null
-      here: boolean
-    }
-    WristWire: {
-      /** @enum {unknown} */
-      wornAt: 'armSide' | 'onBone' | 'handSide' | null
-      season: components['schemas']['Season']
-      seasonAssumed: boolean
-      /** Format: double */
-      aspect: number
-      aspectAssumed: boolean
-    }
-  }
-  responses: never
-  parameters: never
-  requestBodies: never
-  headers: never
-  pathItems: never
+    schemas: {
+        AgainWire: {
+            by: string;
+            /** Format: date */
+            promised?: null | string;
+            words?: null | string;
+            /** @enum {unknown} */
+            request?: "changeStrap" | "fitMesh" | "replaceClasp" | "takeLinksOut" | "putLinksIn" | "refit" | "somethingElse" | null;
+        };
+        AlternativeWire: {
+            twelve: components["schemas"]["PlanSideWire"];
+            six: components["schemas"]["PlanSideWire"];
+            /** Format: int32 */
+            position: number;
+            does: string;
+            trades: string;
+            /** @description Millimetres, at most three decimals. */
+            lengthMm: number;
+            /** Format: double */
+            offCentreMm: number;
+            /** @description Millimetres, at most three decimals. */
+            tighterMm: number;
+            /** @description Millimetres, at most three decimals. */
+            looserMm: number;
+            /** Format: int32 */
+            linksMoved: number;
+        };
+        /** @enum {unknown} */
+        Anchor: "start" | "middle" | "end";
+        AnswerWire: {
+            answer: string;
+        };
+        AskQuoteWire: {
+            supplier: string;
+        };
+        /** @enum {unknown} */
+        AssumedFigure: "aspect" | "barRiseMm" | "barToBarMm";
+        AtTheClaspWire: {
+            canBeFreed: boolean;
+            /** @description Millimetres, at most three decimals. */
+            endPieceMm: null | number;
+        };
+        /** @enum {unknown} */
+        Attachment: "springBarDrilled" | "springBarBlind" | "fixedBar" | "screwBar" | "screwSlot" | "ownShape";
+        BackupWire: {
+            name: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            bytes: number;
+        };
+        BadCell: {
+            /** Format: int32 */
+            line: number;
+            column: string;
+            value: string;
+            reason: string;
+        };
+        BagCountWire: {
+            key?: string;
+            /** Format: int32 */
+            count?: number;
+            what?: null | string;
+            fits?: null | string;
+        };
+        BagLineWire: {
+            key: string;
+            what: string;
+            /** Format: int32 */
+            count: number;
+            fits: string;
+        };
+        /** @enum {unknown} */
+        BandAttachment: "looseBar" | "quickRelease" | "pullThrough" | "openEnd" | "screwThrough";
+        BandClaspWire: {
+            /** @description Millimetres, at most three decimals. */
+            twelveMm: number;
+            /** @description Millimetres, at most three decimals. */
+            sixMm: number;
+            microSide: components["schemas"]["Side"];
+            /** Format: int32 */
+            positions: number;
+            /** @description Millimetres, at most three decimals. */
+            stepMm: number;
+            /** Format: int32 */
+            position: number;
+            /** @description Millimetres, at most three decimals. */
+            adjustsMm: number;
+        };
+        /** @enum {unknown} */
+        BandEnd: "straight" | "curved" | "fitted";
+        /** @enum {unknown} */
+        BandKind: "twoPiece" | "onePiece" | "mesh" | "linkBracelet";
+        /** @enum {unknown} */
+        BandMaterial: "leather" | "textile" | "rubber" | "metal";
+        BandSheet: {
+            name: string;
+            material: components["schemas"]["BandMaterial"];
+            attaches: components["schemas"]["BandAttachment"];
+            width: string;
+            thickness: string;
+            claspName: string;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            inStock: number;
+            colour?: null | string;
+            finish?: null | string;
+            family?: null | string;
+            price?: null | string;
+            bracelet?: null | components["schemas"]["BraceletSheet"];
+            strap?: null | components["schemas"]["StrapSheet"];
+            onePiece?: null | components["schemas"]["OnePieceSheet"];
+            mesh?: null | components["schemas"]["MeshSheet"];
+            end?: components["schemas"]["BandEnd"];
+            endThickness?: null | string;
+            tubeBore?: null | string;
+            claspEnd?: null | string;
+            nickelSafe?: null | boolean;
+        };
+        BandWire: {
+            /** Format: int64 */
+            id: number;
+            article: string;
+            name: string;
+            own: boolean;
+            kind: components["schemas"]["BandKind"];
+            material: components["schemas"]["BandMaterial"];
+            finish: string;
+            colour: string;
+            attaches: components["schemas"]["BandAttachment"];
+            /** @description Millimetres, at most three decimals. */
+            widthMm: number;
+            /** @description Millimetres, at most three decimals. */
+            thicknessMm: number;
+            /** Format: int64 */
+            priceCents: number;
+            /** Format: int32 */
+            inStock: number;
+            claspName: string;
+            clasp: null | components["schemas"]["BandClaspWire"];
+            /** @description Millimetres, at most three decimals. */
+            bucklePieceMm: null | number;
+            /** Format: int32 */
+            holes: null | number;
+            /** @description Millimetres, at most three decimals. */
+            shortestMm: null | number;
+            /** @description Millimetres, at most three decimals. */
+            longestMm: null | number;
+            end: components["schemas"]["BandEnd"];
+            nickelSafe: null | boolean;
+            /** Format: int32 */
+            links: number;
+            /** Format: int32 */
+            linksOut: number;
+        };
+        /** @enum {unknown} */
+        BarStyle: "plain" | "flanged" | "quickRelease" | "screwed";
+        BeginImport: {
+            skipBad: boolean;
+        };
+        BenchConsentWire: {
+            work: string;
+            signedBy: string;
+            /** Format: date-time */
+            signedAt: null | string;
+            signature: string;
+            onPaper: boolean;
+            signed: boolean;
+        };
+        BenchSheet: {
+            from: null | components["schemas"]["ToldStand"];
+            to: null | components["schemas"]["ToldStand"];
+            setup: components["schemas"]["SetupWire"];
+            hands: components["schemas"]["GripWire"];
+            came: components["schemas"]["CameWire"];
+            hasLinks: boolean;
+            joints: components["schemas"]["LookWire"][];
+            asks: components["schemas"]["JointGroup"][];
+            fasteners: components["schemas"]["FastenerWire"][];
+            /** Format: int32 */
+            round: number;
+            earlier: components["schemas"]["EarlierWire"][];
+            steps: components["schemas"]["StepWire"][];
+            /** Format: double */
+            minutesLeft: number;
+            tray: components["schemas"]["TrayLineWire"][];
+            consent: null | components["schemas"]["BenchConsentWire"];
+            trouble: null | string;
+            foretold: null | string;
+            closes: null | components["schemas"]["ClosesWire"];
+            notes: components["schemas"]["NoteWire"][];
+            former: components["schemas"]["NoteWire"][];
+            cameOut: components["schemas"]["HeapWire"][];
+            /** Format: int32 */
+            onceIsEnough: null | number;
+            toGauge: null | components["schemas"]["ToGaugeWire"];
+            lent: components["schemas"]["LentLineWire"][];
+            gone: components["schemas"]["GoneWire"][];
+        };
+        BraceletSheet: {
+            twelve: string;
+            six: string;
+            claspTwelve: string;
+            claspSix: string;
+            microSide: components["schemas"]["Side"];
+            /** Format: int32 */
+            positions: number;
+            /** Format: int32 */
+            position: number;
+            step?: null | string;
+            spares?: null | string;
+            solidEnd?: null | boolean;
+        };
+        BraceletWire: {
+            twelve: components["schemas"]["LinkWire"][];
+            six: components["schemas"]["LinkWire"][];
+        };
+        ByHand: {
+            twelve: components["schemas"]["ByHandSide"];
+            six: components["schemas"]["ByHandSide"];
+            /** Format: int32 */
+            position: number;
+        };
+        ByHandSide: {
+            out: number[];
+            in: components["schemas"]["LooseLinkWire"][];
+        };
+        /** @enum {unknown} */
+        CaliperKind: "none" | "standIn" | "tcp" | "serial";
+        CaliperSource: {
+            kind: components["schemas"]["CaliperKind"];
+            /** @default 127.0.0.1 */
+            host: string;
+            /**
+             * Format: int32
+             * @default 5182
+             */
+            port: number;
+            /** @default /dev/ttyUSB0 */
+            serial: string;
+            /**
+             * Format: int32
+             * @default 9600
+             */
+            baud: number;
+        };
+        CaliperWire: {
+            source: components["schemas"]["CaliperSource"];
+            connected: boolean;
+            says: string;
+            standInPage: null | string;
+        };
+        CameLineWire: {
+            /** Format: int64 */
+            lineId: number;
+            /** Format: int32 */
+            count: number;
+        };
+        CameWire: {
+            on: components["schemas"]["OnTheWatch"];
+            held: components["schemas"]["HeldBy"];
+            isWanted: boolean;
+            /** @default false */
+            said: boolean;
+        };
+        /** @enum {unknown} */
+        CameWith: "box" | "papers" | "oldBand" | "looseLinks" | "spareBars" | "claspParts";
+        CameWithWire: {
+            what: components["schemas"]["CameWith"];
+            /** Format: int32 */
+            count: number;
+        };
+        CatalogueSample: {
+            /** Format: int32 */
+            line: number;
+            band: components["schemas"]["BandWire"];
+        };
+        CatalogueWire: {
+            id: string;
+            state: components["schemas"]["ImportState"];
+            delimiter: string;
+            decimal: string;
+            columns: components["schemas"]["ColumnWire"][];
+            missing: string[];
+            known: string[];
+            samples: components["schemas"]["CatalogueSample"][];
+            /** Format: int32 */
+            rows: number;
+            /** Format: int32 */
+            badRows: number;
+            /** Format: int32 */
+            added: number;
+            /** Format: int32 */
+            updated: number;
+            bad: components["schemas"]["BadCell"][];
+            says: string;
+        };
+        CentringWire: {
+            /** @description Millimetres, at most three decimals. */
+            desiredMm: number;
+            /** @description Millimetres, at most three decimals. */
+            toleranceMm: number;
+        };
+        ChooseWire: {
+            /** Format: int64 */
+            bandId: number;
+            /** @enum {unknown} */
+            way?: "double" | "single" | "reversedDouble" | "reversedSingle" | null;
+            consentSignedBy?: null | string;
+        };
+        ClaspCandidateWire: {
+            /** Format: int64 */
+            partId: null | number;
+            article: string;
+            name: string;
+            measured: string;
+            supplier: string;
+            place: string;
+            /** Format: int32 */
+            free: number;
+            /** Format: int32 */
+            ordered: number;
+            /** Format: int32 */
+            listed: number;
+            /** Format: int64 */
+            priceCents: number;
+            verdict: components["schemas"]["Verdict"];
+            deciding: null | string;
+            rules: components["schemas"]["RuleWire"][];
+            effect: null | components["schemas"]["ClaspEffectWire"];
+            cures: boolean;
+            chosen: boolean;
+            needsConsent: boolean;
+        };
+        ClaspEffectWire: {
+            /** @description Millimetres, at most three decimals. */
+            lengthMm: number;
+            /** Format: double */
+            offCentreMm: number;
+            /** @description Millimetres, at most three decimals. */
+            misfitMm: number;
+            /** @description Millimetres, at most three decimals. */
+            tighterMm: number;
+            /** @description Millimetres, at most three decimals. */
+            looserMm: number;
+            /** Format: int32 */
+            linksMoved: number;
+            adjusts: boolean;
+            /** @description Millimetres, at most three decimals. */
+            largestGapMm: null | number;
+            betweenSizes: boolean;
+            lengths: number[];
+        };
+        ClaspKeyWire: {
+            steps: components["schemas"]["KeyStepWire"][];
+            kinds: components["schemas"]["ClaspKindWire"][];
+        };
+        /** @enum {unknown} */
+        ClaspKind: "pinBuckle" | "strapFolding" | "butterfly" | "foldOver" | "extending" | "slide";
+        ClaspKindWire: {
+            kind: components["schemas"]["ClaspKind"];
+            name: string;
+        };
+        ClaspOffersWire: {
+            offers: components["schemas"]["ClaspCandidateWire"][];
+            trouble: null | string;
+        };
+        /** @enum {unknown} */
+        ClaspQuestion: "folds" | "tongue" | "flap" | "buttons" | "strapEnd" | "secondFold";
+        ClaspSeenWire: {
+            /** @enum {unknown} */
+            kind?: "pinBuckle" | "strapFolding" | "butterfly" | "foldOver" | "extending" | "slide" | null;
+            pierced?: null | boolean;
+            notched?: null | boolean;
+            otherPlain?: null | boolean;
+            /** @enum {unknown} */
+            fit?: "free" | "snug" | null;
+            /** @default false */
+            swapEnds: boolean;
+        };
+        ClaspSheetWire: {
+            seen: components["schemas"]["ClaspSeenWire"];
+            /** @enum {unknown} */
+            kind: "pinBuckle" | "strapFolding" | "butterfly" | "foldOver" | "extending" | "slide" | null;
+            kindName: null | string;
+            lines: components["schemas"]["GaugeLineWire"][];
+            /** @description Millimetres, at most three decimals. */
+            targetMm: null | number;
+            /** @description Millimetres, at most three decimals. */
+            windowMm: null | number;
+            present: null | components["schemas"]["PresentClaspWire"];
+            candidates: components["schemas"]["ClaspCandidateWire"][];
+            ownParts: components["schemas"]["OwnPartWire"][];
+            taken: components["schemas"]["TakenWire"][];
+            wish: null | string;
+            wishMissing: null | string;
+        };
+        ClaspWire: {
+            /** @description Millimetres, at most three decimals. */
+            twelveMm: number;
+            /** @description Millimetres, at most three decimals. */
+            sixMm: number;
+            microSide: components["schemas"]["Side"];
+            /** Format: int32 */
+            positions: number;
+            /** Format: int32 */
+            position: number;
+            /** @description Millimetres, at most three decimals. */
+            stepMm?: null | number;
+        };
+        ClientDataWire: {
+            client: components["schemas"]["ClientLifeWire"];
+            /** @description Millimetres, at most three decimals. */
+            offCentreMm: number;
+            /** @description Millimetres, at most three decimals. */
+            hotMm: null | number;
+            /** @description Millimetres, at most three decimals. */
+            coldMm: null | number;
+            jobs: components["schemas"]["JobDataWire"][];
+        };
+        ClientLifeWire: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            contact: string;
+            forgotten: null | components["schemas"]["ForgottenWire"];
+            watches: components["schemas"]["WatchLifeWire"][];
+            keptAndWhy: string;
+        };
+        ClientWire: {
+            name: string;
+            contact: string;
+            watches: string[];
+        };
+        ClosesWire: {
+            place: string;
+            /** Format: int32 */
+            count: number;
+            /** Format: int32 */
+            planned: number;
+            hasTail: boolean;
+        };
+        ColumnWire: {
+            header: string;
+            column: null | string;
+        };
+        ConditionPlace: {
+            place: components["schemas"]["DamagePlace"];
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
+            says?: null | string;
+        };
+        ConsentWire: {
+            /** Format: int64 */
+            bandId: number;
+            work: string;
+            signedBy: string;
+            /** Format: date-time */
+            signedAt: string;
+        };
+        CopySheet: {
+            loop: string;
+            barToBar: string;
+            barRise: string;
+            thickness: string;
+        };
+        CopyWire: {
+            loop?: null | string;
+            barToBar?: null | string;
+            barRise?: null | string;
+            thickness?: null | string;
+        };
+        CountedWire: {
+            /** Format: int64 */
+            partId: number;
+            /** Format: int32 */
+            counted: number;
+        };
+        /** @enum {unknown} */
+        DamageKind: "scratch" | "dent" | "bentLug" | "missingBar" | "wornStrap" | "dirt" | "stiffClasp";
+        /** @enum {unknown} */
+        DamagePlace: "crystal" | "bezelTwelve" | "bezelThree" | "bezelSix" | "bezelNine" | "crown" | "caseBack" | "lugTwelveLeft" | "lugTwelveRight" | "lugSixLeft" | "lugSixRight" | "bandTwelve" | "bandSix" | "clasp";
+        DayWire: {
+            /** @description Millimetres, at most three decimals. */
+            wantedMm: number;
+            /** Format: int32 */
+            position: number;
+            /** @description Millimetres, at most three decimals. */
+            lengthMm: number;
+            covered: boolean;
+        };
+        DaysWire: {
+            hot: components["schemas"]["DayWire"];
+            cold: components["schemas"]["DayWire"];
+            bothCovered: boolean;
+            says: string;
+        };
+        DeliveryWire: {
+            lines: components["schemas"]["CameLineWire"][];
+            by: string;
+        };
+        DoneWire: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: int64 */
+            jobId: null | number;
+            what: string;
+        };
+        DoorEntryWire: {
+            /** Format: date-time */
+            at: string;
+            initials: string;
+            what: string;
+            device: string;
+        };
+        DoorWire: {
+            isOpen: boolean;
+            isFirst: boolean;
+            initials: null | string;
+            /** @enum {unknown} */
+            role: "counter" | "fitter" | "lead" | null;
+            token: string;
+            notice: null | string;
+        };
+        EarlierWire: {
+            row: components["schemas"]["StepRow"];
+            says: string;
+            skipped: null | string;
+        };
+        EaseFromGapAnswer: {
+            /** Format: double */
+            easeMm: number;
+        };
+        EaseFromGapRequest: {
+            /** @description Millimetres, at most three decimals. */
+            wristMm: number;
+            /** Format: double */
+            aspect: number;
+            /** @description Millimetres, at most three decimals. */
+            gapMm: number;
+            /** @description Millimetres, at most three decimals. */
+            wedgeWidthMm?: null | number;
+        };
+        /** @enum {unknown} */
+        Fastener: "splitPin" | "pinWithTube" | "screw" | "screwInTube" | "springBar" | "leveredBar" | "fixedBar" | "screwedBar" | "slotScrews" | "frictionPin" | "threaded" | "byHand" | "sewn" | "riveted" | "openEnd" | "makersOwn" | "notLookedAt";
+        FastenerWire: {
+            fastener: components["schemas"]["Fastener"];
+            knownBy: string;
+        };
+        FigureWire: {
+            /** @description Millimetres, at most three decimals. */
+            mm: number;
+            text: string;
+            inches: string;
+            assumed: boolean;
+        };
+        FiguresWire: {
+            lugWidth: null | components["schemas"]["FigureWire"];
+            /** @enum {unknown} */
+            attachment: "springBarDrilled" | "springBarBlind" | "fixedBar" | "screwBar" | "screwSlot" | "ownShape" | null;
+            lugToLug: null | components["schemas"]["FigureWire"];
+            barToBar: null | components["schemas"]["FigureWire"];
+            barRise: null | components["schemas"]["FigureWire"];
+            wrist: null | components["schemas"]["FigureWire"];
+            /** @enum {unknown} */
+            wear: "snug" | "regular" | "easy" | null;
+            family: null | string;
+            lugsOverhang: boolean;
+            missing: string[];
+        };
+        ForgottenWire: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            takenOut: string[];
+            backups: string;
+            notReached: string[];
+        };
+        FreedWire: {
+            side: components["schemas"]["Side"];
+            freed: boolean;
+            /** @default  */
+            endPiece: string;
+        };
+        GapWire: {
+            /** @description Millimetres, at most three decimals. */
+            belowMm: null | number;
+            /** @description Millimetres, at most three decimals. */
+            aboveMm: null | number;
+        };
+        GaugeLineWire: {
+            figure: components["schemas"]["GaugedFigure"];
+            name: string;
+            of: components["schemas"]["GaugedOf"];
+            wanted: boolean;
+            jaws: string;
+            readings: components["schemas"]["ReadingWire"][];
+            value: null | components["schemas"]["FigureWire"];
+            spread: null | string;
+            question: null | string;
+            stands: boolean;
+        };
+        GaugeSheetWire: {
+            lines: components["schemas"]["GaugeLineWire"][];
+            /** @enum {unknown} */
+            attachment: "springBarDrilled" | "springBarBlind" | "fixedBar" | "screwBar" | "screwSlot" | "ownShape" | null;
+            /** @enum {unknown} */
+            caseShape: "round" | "flatSided" | null;
+            family: null | string;
+            /** @enum {unknown} */
+            wear: "snug" | "regular" | "easy" | null;
+            wrist: components["schemas"]["WristWire"];
+            ways: null | components["schemas"]["WaysWire"];
+            tryOn: components["schemas"]["TryOnSheet"];
+            copy: components["schemas"]["CopySheet"];
+            wristHistory: components["schemas"]["WristVisitWire"][];
+            braceletWanted: boolean;
+            bracelet: components["schemas"]["OwnBraceletWire"];
+        };
+        GaugeWire: {
+            lugWidth?: null | string;
+            /** @enum {unknown} */
+            attachment?: "springBarDrilled" | "springBarBlind" | "fixedBar" | "screwBar" | "screwSlot" | "ownShape" | null;
+            lugToLug?: null | string;
+            barToBar?: null | string;
+            barRise?: null | string;
+            wrist?: null | string;
+            /** @enum {unknown} */
+            wear?: "snug" | "regular" | "easy" | null;
+            family?: null | string;
+            /** @enum {unknown} */
+            caseShape?: "round" | "flatSided" | null;
+            /** @enum {unknown} */
+            wornAt?: "armSide" | "onBone" | "handSide" | null;
+            /** @enum {unknown} */
+            season?: "winter" | "spring" | "summer" | "autumn" | null;
+        };
+        /** @enum {unknown} */
+        GaugedFigure: "lugWidth" | "lugToLug" | "barToBar" | "barRise" | "caseHeight" | "barGap" | "lugHole" | "ownBar" | "slotHeight" | "bandWidth" | "bandEnd" | "bandThickness" | "claspEnd" | "linkPitch" | "wrist" | "wristWidth" | "wristDepth" | "claspInner" | "claspThroat" | "claspTube" | "overButtons" | "claspBar" | "claspBarLength" | "microPitch" | "extension" | "endNotch" | "endBore" | "otherEndBore" | "pinDiameter" | "pinLength";
+        /** @enum {unknown} */
+        GaugedOf: "watch" | "band" | "wrist" | "clasp";
+        GoneOfferWire: {
+            /** Format: int64 */
+            partId: number;
+            article: string;
+            name: string;
+            measured: string;
+            drawer: string;
+            /** Format: int32 */
+            free: number;
+            ofSize: boolean;
+        };
+        GoneWire: {
+            heap: string;
+            part: string;
+            offers: components["schemas"]["GoneOfferWire"][];
+        };
+        /** @enum {unknown} */
+        Grip: "onTheMat" | "inTheHand";
+        GripWire: {
+            grip: components["schemas"]["Grip"];
+            /** @default false */
+            leftHanded: boolean;
+        };
+        HabitsWire: {
+            /** @default  */
+            offCentre: string;
+            toward?: components["schemas"]["Side"];
+            /** @default  */
+            hot: string;
+            /** @default  */
+            cold: string;
+        };
+        HandChangeWire: {
+            /** @enum {unknown} */
+            role?: "counter" | "fitter" | "lead" | null;
+            passphrase?: null | string;
+            gone?: null | boolean;
+        };
+        HandOverSheet: {
+            done: string;
+            figures: string;
+            bag: components["schemas"]["BagLineWire"][];
+            ready: boolean;
+            closed: boolean;
+            advice: string[];
+            packed: components["schemas"]["PackedWire"][];
+            /** @enum {unknown} */
+            goesBack: "collected" | "posted" | null;
+            /** Format: date */
+            observeOn: null | string;
+            observeFor: string;
+            /** Format: int64 */
+            price: null | number;
+            note: string;
+            by: string;
+            /** Format: int64 */
+            backFrom: null | number;
+        };
+        HandOverWire: {
+            counted: components["schemas"]["BagCountWire"][];
+            by: string;
+            note?: null | string;
+            /** @enum {unknown} */
+            goesBack?: "collected" | "posted" | null;
+            packed?: null | string[];
+            price?: null | string;
+            /** Format: date */
+            observeOn?: null | string;
+            observeFor?: null | string;
+        };
+        HandWire: {
+            initials: string;
+            role: components["schemas"]["Role"];
+            /** Format: date-time */
+            since: string;
+            /** Format: date-time */
+            goneAt: null | string;
+        };
+        HandsWire: {
+            hands: components["schemas"]["HandWire"][];
+            sessions: components["schemas"]["SessionWire"][];
+            door: components["schemas"]["DoorEntryWire"][];
+            done: components["schemas"]["DoneWire"][];
+        };
+        HeadWire: {
+            /** @description Millimetres, at most three decimals. */
+            barToBarMm: number;
+            /** @description Millimetres, at most three decimals. */
+            barRiseMm: number;
+        };
+        HealthWire: {
+            status: string;
+        };
+        HeapWire: {
+            heap: string;
+            part: string;
+        };
+        HeldAgainst: {
+            /** Format: int64 */
+            jobId: number;
+            client: string;
+            watch: string;
+            closed: boolean;
+            verdict: components["schemas"]["Verdict"];
+            says: string;
+        };
+        /** @enum {unknown} */
+        HeldBy: "notLookedAt" | "looseBars" | "leveredBars" | "screws";
+        HeldReadingWire: {
+            figure: components["schemas"]["GaugedFigure"];
+            /** @description Millimetres, at most three decimals. */
+            mm: number;
+        };
+        HttpValidationProblemDetails: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            errors?: {
+                [key: string]: string[];
+            };
+        };
+        /** @enum {unknown} */
+        ImportState: "waiting" | "running" | "done" | "refused";
+        /** @enum {unknown} */
+        Insertion: "againstTheArrow" | "alongTheArrow";
+        InspectedWire: {
+            kind: components["schemas"]["OwnPartKind"];
+            /** @default false */
+            straight: boolean;
+            /** @default false */
+            springy: boolean;
+            /** @default false */
+            unworn: boolean;
+            /** @default true */
+            came: boolean;
+        };
+        JobDataWire: {
+            job: components["schemas"]["JobWire"];
+            said: components["schemas"]["SaidWire"][];
+            notes: components["schemas"]["StepNote"][];
+            readings: components["schemas"]["HeldReadingWire"][];
+            condition: string[];
+            photos: string[];
+            consents: components["schemas"]["SignedWire"][];
+        };
+        JobWire: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            version: number;
+            client: string;
+            contact: string;
+            watch: string;
+            request: components["schemas"]["Request"];
+            words: string;
+            /** Format: date */
+            promised: string;
+            late: boolean;
+            /** Format: int64 */
+            priceCents: null | number;
+            wearer: boolean;
+            referred: boolean;
+            /** Format: date-time */
+            takenInAt: string;
+            takenInBy: string;
+            /** Format: date-time */
+            closedAt: null | string;
+            next: components["schemas"]["Station"];
+            stations: components["schemas"]["StationWire"][];
+            figures: components["schemas"]["FiguresWire"];
+            band: null | components["schemas"]["BandWire"];
+            claspKept: boolean;
+            otherClasp: null | string;
+            awaited: string[];
+            planAgreed: boolean;
+            /** Format: int32 */
+            stepsDone: number;
+            /** Format: int32 */
+            steps: number;
+            may: components["schemas"]["MayWire"];
+        };
+        /** @enum {unknown} */
+        JointGroup: "links" | "claspTwelve" | "claspSix" | "lugs";
+        JudgeAnswer: {
+            verdict: components["schemas"]["Verdict"];
+            rules: components["schemas"]["RuleWire"][];
+        };
+        JudgeClaspRequest: {
+            bandEnd: components["schemas"]["JudgedEnd"];
+            clasp: components["schemas"]["JudgedClasp"];
+        };
+        JudgeRequest: {
+            watch: components["schemas"]["JudgedWatch"];
+            band: components["schemas"]["JudgedBand"];
+            wearer?: null | components["schemas"]["JudgedWearer"];
+        };
+        JudgedBand: {
+            kind: components["schemas"]["BandKind"];
+            material: components["schemas"]["BandMaterial"];
+            /** @description Millimetres, at most three decimals. */
+            widthMm: number;
+            attaches: components["schemas"]["BandAttachment"];
+            end?: components["schemas"]["BandEnd"];
+            solidEnd?: null | boolean;
+            /** @description Millimetres, at most three decimals. */
+            endThicknessMm?: null | number;
+            /** @description Millimetres, at most three decimals. */
+            tubeBoreMm?: null | number;
+            /** Format: int32 */
+            layers?: null | number;
+            /** @description Millimetres, at most three decimals. */
+            layerThicknessMm?: null | number;
+            family?: null | string;
+            nickelSafe?: null | boolean;
+        };
+        JudgedClasp: {
+            kind: components["schemas"]["ClaspKind"];
+            /** @description Millimetres, at most three decimals. */
+            innerWidthMm?: null | number;
+            /** @description Millimetres, at most three decimals. */
+            tubeMm?: null | number;
+            /** @description Millimetres, at most three decimals. */
+            overButtonsMm?: null | number;
+            /** @description Millimetres, at most three decimals. */
+            throatMm?: null | number;
+            /** @description Millimetres, at most three decimals. */
+            barMm?: null | number;
+        };
+        JudgedEnd: {
+            kind: components["schemas"]["BandKind"];
+            material: components["schemas"]["BandMaterial"];
+            /** @description Millimetres, at most three decimals. */
+            widthMm?: null | number;
+            /** @description Millimetres, at most three decimals. */
+            notchMm?: null | number;
+            /** @description Millimetres, at most three decimals. */
+            boreMm?: null | number;
+            /** @description Millimetres, at most three decimals. */
+            thicknessMm?: null | number;
+            notchedEnd?: null | boolean;
+            otherEndPlain?: null | boolean;
+        };
+        JudgedWatch: {
+            attachment: components["schemas"]["Attachment"];
+            /** @description Millimetres, at most three decimals. */
+            lugWidthMm?: null | number;
+            /** @description Millimetres, at most three decimals. */
+            barGapMm?: null | number;
+            /** @description Millimetres, at most three decimals. */
+            lugHoleMm?: null | number;
+            /** @description Millimetres, at most three decimals. */
+            ownBarMm?: null | number;
+            /** @description Millimetres, at most three decimals. */
+            slotHeightMm?: null | number;
+            /** @enum {unknown} */
+            caseShape?: "round" | "flatSided" | null;
+            family?: null | string;
+            /** @description Millimetres, at most three decimals. */
+            heightMm?: null | number;
+        };
+        JudgedWearer: {
+            water?: null | boolean;
+            nickelSensitive?: null | boolean;
+            hairPull?: null | boolean;
+        };
+        KeyStepWire: {
+            question: components["schemas"]["ClaspQuestion"];
+            asks: string;
+            /** @enum {unknown} */
+            yesAsks: "folds" | "tongue" | "flap" | "buttons" | "strapEnd" | "secondFold" | null;
+            /** @enum {unknown} */
+            yesIs: "pinBuckle" | "strapFolding" | "butterfly" | "foldOver" | "extending" | "slide" | null;
+            /** @enum {unknown} */
+            noAsks: "folds" | "tongue" | "flap" | "buttons" | "strapEnd" | "secondFold" | null;
+            /** @enum {unknown} */
+            noIs: "pinBuckle" | "strapFolding" | "butterfly" | "foldOver" | "extending" | "slide" | null;
+        };
+        KeyWire: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            /** Format: date-time */
+            madeAt: string;
+            madeBy: string;
+            /** Format: date-time */
+            endedAt: null | string;
+        };
+        LabelPrinter: {
+            kind: components["schemas"]["PrinterKind"];
+            /** @default 127.0.0.1 */
+            host: string;
+            /**
+             * Format: int32
+             * @default 9100
+             */
+            port: number;
+        };
+        LabelPrinterWire: {
+            printer: components["schemas"]["LabelPrinter"];
+            standInPage: null | string;
+        };
+        LayOutClaspWire: {
+            name: string;
+            /** @description Millimetres, at most three decimals. */
+            twelveMm: number;
+            /** @description Millimetres, at most three decimals. */
+            sixMm: number;
+            /** @description Millimetres, at most three decimals. */
+            microMm: number;
+            microSide: components["schemas"]["Side"];
+            /** Format: int32 */
+            positions: number;
+            /** Format: int32 */
+            position: number;
+            /** Format: int32 */
+            positionNow: number;
+        };
+        LayOutStrapWire: {
+            /** @description Millimetres, at most three decimals. */
+            bucklePieceMm: number;
+            /** @description Millimetres, at most three decimals. */
+            tailMm: number;
+            holesMm: number[];
+            /** Format: int32 */
+            hole: number;
+            /** @description Millimetres, at most three decimals. */
+            pastBuckleMm: number;
+            keepersHold: boolean;
+        };
+        LayOutWire: {
+            twelve: components["schemas"]["PlacedLinkWire"][];
+            six: components["schemas"]["PlacedLinkWire"][];
+            spares?: components["schemas"]["PlacedLinkWire"][];
+            clasp?: null | components["schemas"]["LayOutClaspWire"];
+            strap?: null | components["schemas"]["LayOutStrapWire"];
+            twelveJoints?: number[];
+            sixJoints?: number[];
+            twelveAtTheClasp?: null | components["schemas"]["AtTheClaspWire"];
+            sixAtTheClasp?: null | components["schemas"]["AtTheClaspWire"];
+            drawn: components["schemas"]["Picture"];
+            /** Format: double */
+            bandHighMm: number;
+            twelveAlongMm: number[];
+            sixAlongMm: number[];
+            /** @description Millimetres, at most three decimals. */
+            closedAtMm: null | number;
+        };
+        LeanWire: {
+            /** Format: double */
+            degrees: number;
+            /** @enum {unknown} */
+            toward: "twelve" | "six" | null;
+            says: string;
+        };
+        LentLineWire: {
+            name: string;
+            /** Format: int32 */
+            count: number;
+            drawer: string;
+        };
+        LentWire: {
+            lines: components["schemas"]["LentLineWire"][];
+        };
+        LifeVisitWire: {
+            visit: components["schemas"]["VisitWire"];
+            done: string;
+            figures: string;
+            bag: components["schemas"]["BagLineWire"][];
+            /** @description Millimetres, at most three decimals. */
+            wristMm: null | number;
+        };
+        /** @enum {unknown} */
+        Limit: "softFits" | "softShows" | "softSqueeze" | "rubberSqueeze" | "softTrim" | "metalFits" | "metalPlay" | "metalReading" | "metalFile" | "endRoom" | "curvedBar" | "usualBar" | "tubeRoom" | "tipRoom" | "barShorter" | "barLonger" | "slotPress" | "wristOverHeight" | "flatSided" | "pinPlay" | "pinShorter" | "claspSoftFits" | "claspSoftShows" | "claspSoftSqueeze" | "claspMetalFits" | "claspMetalPlay" | "claspMetalReading" | "tubeFits" | "tubePlay" | "buttonsLeast" | "buttonsMost" | "hotDay" | "coldDay";
+        LimitWire: {
+            limit: components["schemas"]["Limit"];
+            rule: string;
+            says: string;
+            /** Format: double */
+            value: number;
+            /** Format: double */
+            usual: number;
+            /** Format: double */
+            lowest: number;
+            /** Format: double */
+            highest: number;
+            isLength: boolean;
+        };
+        LinkCountWire: {
+            /** @description Millimetres, at most three decimals. */
+            pitchMm: number;
+            /** Format: int32 */
+            count: number;
+        };
+        /** @enum {unknown} */
+        LinkFate: "fixed" | "stays" | "leaves" | "joins";
+        LinkRowWire: {
+            links: components["schemas"]["SheetLinkWire"][];
+        };
+        LinkWire: {
+            /** @description Millimetres, at most three decimals. */
+            pitchMm: number;
+            removable: boolean;
+        };
+        LogEntryWire: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            station: components["schemas"]["Station"];
+            words: string;
+        };
+        LogFiguresWire: {
+            weeks: components["schemas"]["LogWeekWire"][];
+            minutes: components["schemas"]["LogMinutesWire"][];
+            widths: components["schemas"]["LogWidthWire"][];
+        };
+        LogMinutesWire: {
+            request: components["schemas"]["Request"];
+            /** Format: int32 */
+            jobs: number;
+            /** Format: double */
+            minutes: number;
+        };
+        LogPageWire: {
+            visits: components["schemas"]["VisitWire"][];
+            /** Format: int64 */
+            next: null | number;
+        };
+        LogWeekWire: {
+            /** Format: date */
+            monday: string;
+            /** Format: int32 */
+            closed: number;
+            /** Format: int32 */
+            triedOn: number;
+            /** Format: int32 */
+            rightFirst: number;
+        };
+        LogWidthWire: {
+            /** @description Millimetres, at most three decimals. */
+            widthMm: number;
+            /** Format: int32 */
+            jobs: number;
+        };
+        /** @enum {unknown} */
+        LongWorkState: "running" | "done" | "cancelled" | "refused";
+        LongWorkWire: {
+            id: string;
+            kind: string;
+            state: components["schemas"]["LongWorkState"];
+            /** Format: int64 */
+            done: number;
+            /** Format: int64 */
+            total: number;
+            says: string;
+        };
+        LookWire: {
+            group: components["schemas"]["JointGroup"];
+            fastener: components["schemas"]["Fastener"];
+            /** @default  */
+            across: string;
+            /** @default  */
+            slot: string;
+            /** @default  */
+            slotLength: string;
+            /** @default  */
+            gap: string;
+            /** @default false */
+            noArrow: boolean;
+        };
+        LoopFiguresWire: {
+            /** @description Millimetres, at most three decimals. */
+            lengthMm: number;
+            /** @description Millimetres, at most three decimals. */
+            targetMm: number;
+            /** Format: double */
+            neededMm: number;
+            /** Format: double */
+            sigmaMm: number;
+            /** Format: int32 */
+            chancePercent: number;
+            /** Format: int32 */
+            linksMoved: number;
+            /** @description Millimetres, at most three decimals. */
+            misfitMm: number;
+            /** Format: double */
+            troubleMm: number;
+        };
+        LoopSheet: {
+            says: string;
+            notice: null | string;
+            isPlanned: boolean;
+            plannersSay: null | string;
+            drawing: null | components["schemas"]["Picture"];
+            layOut: null | components["schemas"]["LayOutWire"];
+            rulers: null | components["schemas"]["RulersWire"];
+            figures: null | components["schemas"]["LoopFiguresWire"];
+            alternatives?: components["schemas"]["AlternativeWire"][];
+            reach?: null | components["schemas"]["ReachHere"];
+            days?: null | components["schemas"]["DaysWire"];
+            lean?: null | components["schemas"]["LeanWire"];
+            variant?: null | components["schemas"]["VariantWire"];
+            finalFigures?: null | string;
+        };
+        LooseLinkWire: {
+            /** @description Millimetres, at most three decimals. */
+            pitchMm: number;
+            /** @default  */
+            mark: string;
+            /** @default false */
+            oneSided: boolean;
+        };
+        MadeKeyWire: {
+            key: string;
+            keys: components["schemas"]["KeyWire"][];
+        };
+        MakeOrderWire: {
+            supplier: string;
+            by: string;
+        };
+        MappingWire: {
+            columns: components["schemas"]["ColumnWire"][];
+        };
+        MarkWire: {
+            /** Format: int64 */
+            id: number;
+            place: components["schemas"]["DamagePlace"];
+            kind: components["schemas"]["DamageKind"];
+            note: string;
+        };
+        MatchSheet: {
+            own: components["schemas"]["MatchWire"][];
+            page: components["schemas"]["MatchWire"][];
+            nearestMisses: components["schemas"]["MatchWire"][];
+            /** Format: int32 */
+            total: number;
+            /** Format: int32 */
+            skip: number;
+            counts: components["schemas"]["VerdictCount"][];
+            finishes: string[];
+            colours: string[];
+            wishes: components["schemas"]["WishesWire"];
+            consent: null | components["schemas"]["ConsentWire"];
+            lugWidthSpread: null | string;
+        };
+        MatchWire: {
+            band: components["schemas"]["BandWire"];
+            verdict: components["schemas"]["Verdict"];
+            deciding: null | string;
+            rules: components["schemas"]["RuleWire"][];
+            reach: null | components["schemas"]["WearerReach"];
+            ways: components["schemas"]["WayToWear"][];
+            /** Format: int32 */
+            free: number;
+            chosen: boolean;
+            needsConsent: boolean;
+            whyNot: null | string;
+            wouldGoOn: null | string;
+        };
+        MayWire: {
+            putRight: components["schemas"]["PermissionWire"];
+            gauge: components["schemas"]["PermissionWire"];
+            gaugeBracelet: components["schemas"]["PermissionWire"];
+            chooseBand: components["schemas"]["PermissionWire"];
+            lookAtClasp: components["schemas"]["PermissionWire"];
+            keepClasp: components["schemas"]["PermissionWire"];
+            chooseClasp: components["schemas"]["PermissionWire"];
+            markLinks: components["schemas"]["PermissionWire"];
+            wearAnotherWay: components["schemas"]["PermissionWire"];
+            arrange: components["schemas"]["PermissionWire"];
+            agree: components["schemas"]["PermissionWire"];
+            openToGauge: components["schemas"]["PermissionWire"];
+            setUpBench: components["schemas"]["PermissionWire"];
+            work: components["schemas"]["PermissionWire"];
+            useTray: components["schemas"]["PermissionWire"];
+            note: components["schemas"]["PermissionWire"];
+            sign: components["schemas"]["PermissionWire"];
+            writeReferral: components["schemas"]["PermissionWire"];
+            handOver: components["schemas"]["PermissionWire"];
+            takeInAgain: components["schemas"]["PermissionWire"];
+        };
+        MeshSheet: {
+            shortest: string;
+            longest: string;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            notches: number;
+        };
+        /** @enum {unknown} */
+        MicroSchool: "tipByTip" | "barRightOut";
+        NeedAnswer: {
+            /** Format: double */
+            neededMm: number;
+            /** Format: double */
+            sigmaMm: number;
+        };
+        NeedRequest: {
+            /** @description Millimetres, at most three decimals. */
+            wristMm: number;
+            /** Format: double */
+            aspect: number;
+            head: components["schemas"]["HeadWire"];
+            /** @description Millimetres, at most three decimals. */
+            pivotHeightMm: number;
+            assumed?: null | components["schemas"]["AssumedFigure"][];
+        };
+        NewHandWire: {
+            initials: string;
+            role: components["schemas"]["Role"];
+            passphrase: string;
+        };
+        NewKeyWire: {
+            name: string;
+        };
+        NewMark: {
+            place: components["schemas"]["DamagePlace"];
+            kind: components["schemas"]["DamageKind"];
+            note?: null | string;
+        };
+        NewNoteWire: {
+            note: string;
+            /** @default true */
+            settled: boolean;
+            /** Format: int64 */
+            photoId?: null | number;
+        };
+        NewOrderLineWire: {
+            /** Format: int64 */
+            partId: number;
+            /** Format: int32 */
+            count: number;
+            /** Format: int64 */
+            jobId?: null | number;
+        };
+        NewPassphraseWire: {
+            before: string;
+            passphrase: string;
+        };
+        NewReading: {
+            figure: components["schemas"]["GaugedFigure"];
+            typed: string;
+            /** @default false */
+            byLine: boolean;
+        };
+        NewToolWire: {
+            kind: components["schemas"]["ToolKind"];
+            name: string;
+            /** @default  */
+            across: string;
+            /** @default  */
+            width: string;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            spares: number;
+            /** @default false */
+            wanted: boolean;
+        };
+        NoteWire: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            jobId: number;
+            step: string;
+            note: string;
+            open: boolean;
+            answer: string;
+            photoHref: null | string;
+            /** Format: date-time */
+            at: string;
+            by: string;
+        };
+        ObservationWire: {
+            /** Format: int64 */
+            jobId: number;
+            client: string;
+            contact: string;
+            watch: string;
+            /** Format: date */
+            on: string;
+            for: string;
+            due: boolean;
+        };
+        ObservedWire: {
+            by: string;
+            heard: string;
+        };
+        OddCostWire: {
+            odd: components["schemas"]["OddLink"];
+            does: string;
+            costs: null | string;
+        };
+        /** @enum {unknown} */
+        OddLink: "asComputed" | "onTwelve" | "onSix";
+        OfferChoiceWire: {
+            article: string;
+        };
+        /** @enum {unknown} */
+        OnTheWatch: "nothing" | "soft" | "bracelet" | "mesh" | "pulledThrough";
+        OnePieceSheet: {
+            firstHole: string;
+            holePitch: string;
+            /** Format: int32 */
+            holes: number;
+            underRun?: null | string;
+        };
+        OpenWire: {
+            groups: components["schemas"]["JointGroup"][];
+        };
+        OrderBookWire: {
+            toOrder: components["schemas"]["ToOrderWire"][];
+            orders: components["schemas"]["OrderWire"][];
+            suppliers: null | string;
+            isStandIn: boolean;
+        };
+        OrderLineWire: {
+            /** Format: int64 */
+            id: number;
+            article: string;
+            name: string;
+            measured: string;
+            /** Format: int32 */
+            count: number;
+            /** Format: int32 */
+            shipped: number;
+            /** Format: int32 */
+            received: number;
+            /** Format: int32 */
+            outstanding: number;
+            refused: string;
+            /** Format: int64 */
+            priceCents: number;
+            /** Format: int64 */
+            jobId: null | number;
+        };
+        /** @enum {unknown} */
+        OrderState: "sending" | "accepted" | "partly" | "shipped" | "done" | "refused";
+        OrderWire: {
+            /** Format: int64 */
+            id: number;
+            supplier: string;
+            state: components["schemas"]["OrderState"];
+            number: string;
+            /** Format: date-time */
+            madeAt: string;
+            madeBy: string;
+            /** Format: date-time */
+            sentAt: null | string;
+            /** Format: int32 */
+            tries: number;
+            says: string;
+            lines: components["schemas"]["OrderLineWire"][];
+            /** Format: int64 */
+            totalCents: number;
+        };
+        OtherClaspWire: {
+            /** Format: int64 */
+            partId: number;
+            consentSignedBy?: null | string;
+        };
+        /** @enum {unknown} */
+        OutsideCraft: "caseMustBeOpened" | "waterInside" | "stopped" | "lugCracked" | "crownLoose" | "preciousMetal" | "vintageAboveLimit" | "screwStuck" | "lugBent";
+        OwnBraceletFields: {
+            twelve?: null | string;
+            six?: null | string;
+            spares?: null | string;
+            halfPitch?: null | string;
+            claspName?: null | string;
+            claspTwelve?: null | string;
+            claspSix?: null | string;
+            /** @enum {unknown} */
+            microSide?: "twelve" | "six" | null;
+            /** Format: int32 */
+            positions?: null | number;
+            step?: null | string;
+            /** Format: int32 */
+            position?: null | number;
+            /** @enum {unknown} */
+            fastener?: "splitPin" | "pinWithTube" | "screw" | "screwInTube" | "springBar" | "leveredBar" | "fixedBar" | "screwedBar" | "slotScrews" | "frictionPin" | "threaded" | "byHand" | "sewn" | "riveted" | "openEnd" | "makersOwn" | "notLookedAt" | null;
+            benchLength?: null | string;
+        };
+        OwnBraceletWire: {
+            twelve: string;
+            six: string;
+            spares: string;
+            twelveWhyNot: null | string;
+            sixWhyNot: null | string;
+            sparesWhyNot: null | string;
+            twelveLinks: components["schemas"]["SheetLinkWire"][];
+            sixLinks: components["schemas"]["SheetLinkWire"][];
+            /** @description Millimetres, at most three decimals. */
+            fullPitchMm: null | number;
+            /** @description Millimetres, at most three decimals. */
+            halfPitchMm: null | number;
+            halfPitch: string;
+            claspName: string;
+            claspTwelve: string;
+            claspSix: string;
+            microSide: components["schemas"]["Side"];
+            /** Format: int32 */
+            positions: number;
+            step: string;
+            /** Format: int32 */
+            position: number;
+            fastener: components["schemas"]["Fastener"];
+            benchLength: string;
+            lengthNow: null | string;
+            missing: string[];
+            question: null | string;
+        };
+        /** @enum {unknown} */
+        OwnPartKind: "clasp" | "springBars" | "claspPins";
+        OwnPartWire: {
+            kind: components["schemas"]["OwnPartKind"];
+            name: string;
+            came: null | boolean;
+            straight: null | boolean;
+            springy: null | boolean;
+            unworn: null | boolean;
+            reused: boolean;
+            says: null | string;
+            choices: components["schemas"]["PartWire"][];
+            replacement: null | components["schemas"]["TakenWire"];
+        };
+        /** @enum {unknown} */
+        Owner: "client" | "shop";
+        PackedWire: {
+            key: string;
+            says: string;
+        };
+        /** @enum {unknown} */
+        PaintRole: "wrist" | "edge" | "stays" | "fixed" | "leaves" | "joins" | "clasp" | "strap" | "hole" | "holeNow" | "keeper" | "keeperMissed" | "head" | "bar" | "pinned" | "out" | "joint" | "lowest" | "centre" | "scale" | "outline" | "fine" | "dot" | "name" | "number";
+        /** @enum {unknown} */
+        PartKind: "clasp" | "bar" | "pin" | "link";
+        PartOfferWire: {
+            article: string;
+            name: string;
+            measured: string;
+            supplier: string;
+            /** Format: int64 */
+            priceCents: number;
+            /** Format: int32 */
+            available: number;
+        };
+        PartOffersWire: {
+            wish: string;
+            offers: components["schemas"]["PartOfferWire"][];
+            trouble: null | string;
+        };
+        PartSheet: {
+            article: string;
+            name: string;
+            kind: components["schemas"]["PartKind"];
+            /** @default  */
+            supplier: string;
+            /** @default  */
+            place: string;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            minimum: number;
+            /** @default  */
+            price: string;
+            /** @default  */
+            finish: string;
+            /** @default  */
+            colour: string;
+            /** @default  */
+            supplierArticle: string;
+            /** @enum {unknown} */
+            clasp?: "pinBuckle" | "strapFolding" | "butterfly" | "foldOver" | "extending" | "slide" | null;
+            /** @default  */
+            inner: string;
+            /** @default  */
+            tube: string;
+            /** @default  */
+            overButtons: string;
+            /** @default  */
+            throat: string;
+            /** @default  */
+            bar: string;
+            /** @default  */
+            adds: string;
+            /** @default  */
+            twelve: string;
+            /** @default  */
+            six: string;
+            microSide?: components["schemas"]["Side"];
+            /**
+             * Format: int32
+             * @default 1
+             */
+            positions: number;
+            /** @default  */
+            step: string;
+            /** @default  */
+            length: string;
+            /** @default  */
+            diameter: string;
+            /** @default  */
+            tip: string;
+            /** @default false */
+            curved: boolean;
+            style?: components["schemas"]["BarStyle"];
+            /** @default  */
+            pitch: string;
+            /** @default  */
+            width: string;
+        };
+        PartWire: {
+            /** Format: int64 */
+            id: number;
+            article: string;
+            name: string;
+            kind: components["schemas"]["PartKind"];
+            measured: string;
+            supplier: string;
+            place: string;
+            /** Format: int64 */
+            priceCents: number;
+            /** Format: int32 */
+            onHand: number;
+            /** Format: int32 */
+            reserved: number;
+            /** Format: int32 */
+            free: number;
+            /** Format: int32 */
+            awaited: number;
+            /** Format: int32 */
+            ordered: number;
+            /** Format: int32 */
+            listed: number;
+            /** Format: int32 */
+            minimum: number;
+            /** Format: int32 */
+            toOrder: number;
+        };
+        PermissionWire: {
+            ok: boolean;
+            why: null | string;
+        };
+        PhotoWire: {
+            /** Format: int64 */
+            id: number;
+            type: string;
+            /** Format: int64 */
+            bytes: number;
+            href: string;
+            thumbnailHref: string;
+        };
+        Picture: {
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            top: number;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
+            shapes: components["schemas"]["Shape"][];
+            words: components["schemas"]["Word"][];
+        };
+        /** @enum {unknown} */
+        PieceKind: "link" | "clasp" | "strap";
+        PinWire: {
+            side: components["schemas"]["Side"];
+            /** Format: int32 */
+            ordinal: number;
+            pinned: boolean;
+        };
+        /** @enum {unknown} */
+        Place: "watch" | "tray" | "drawer" | "bag" | "loan" | "thrown" | "lost";
+        PlaceWire: {
+            /** @enum {unknown} */
+            side: "twelve" | "six" | null;
+            joints: number[];
+            links: number[];
+            atLugs: boolean;
+            atClasp: boolean;
+        };
+        PlacedLinkWire: {
+            /** @description Millimetres, at most three decimals. */
+            pitchMm: number;
+            fate: components["schemas"]["LinkFate"];
+            mark: string;
+            pinned: boolean;
+            oneSided: boolean;
+        };
+        PlanAnswerWire: {
+            recommended: components["schemas"]["PlanWire"];
+            alternatives: components["schemas"]["PlanWire"][];
+            reach: components["schemas"]["ReachWire"];
+            says: string;
+        };
+        PlanRequestWire: {
+            bracelet: components["schemas"]["BraceletWire"];
+            clasp: components["schemas"]["ClaspWire"];
+            target: components["schemas"]["TargetWire"];
+            spares?: null | components["schemas"]["SpareWire"][];
+            centring?: null | components["schemas"]["CentringWire"];
+            reserve?: null | components["schemas"]["ReserveWire"];
+        };
+        PlanSideWire: {
+            out: number[];
+            in: components["schemas"]["LooseLinkWire"][];
+        };
+        PlanWire: {
+            twelve: components["schemas"]["LinkCountWire"][];
+            six: components["schemas"]["LinkCountWire"][];
+            /** Format: int32 */
+            position: number;
+            /** @description Millimetres, at most three decimals. */
+            lengthMm: number;
+            /** Format: double */
+            offCentreMm: number;
+            /** @description Millimetres, at most three decimals. */
+            misfitMm: number;
+            /** Format: double */
+            troubleMm: number;
+            /** Format: double */
+            wanderMm: number;
+            /** @description Millimetres, at most three decimals. */
+            shortfallMm: number;
+            /** Format: int32 */
+            linksMoved: number;
+            /** @description Millimetres, at most three decimals. */
+            tighterMm: number;
+            /** @description Millimetres, at most three decimals. */
+            looserMm: number;
+        };
+        PresentClaspWire: {
+            name: string;
+            verdict: components["schemas"]["Verdict"];
+            rules: components["schemas"]["RuleWire"][];
+            effect: null | components["schemas"]["ClaspEffectWire"];
+            consent: null | string;
+        };
+        PrintedWire: {
+            says: string;
+        };
+        /** @enum {unknown} */
+        PrinterKind: "none" | "standIn" | "tcp";
+        ProblemDetails: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+        };
+        /** @enum {unknown} */
+        PullThroughWay: "double" | "single" | "reversedDouble" | "reversedSingle";
+        QuoteLineWire: {
+            article: string;
+            /** Format: int32 */
+            count: number;
+            /** Format: int64 */
+            priceCents: number;
+            /** Format: int32 */
+            available: number;
+        };
+        QuoteWire: {
+            supplier: string;
+            /** Format: int64 */
+            totalCents: number;
+            /** Format: int32 */
+            days: number;
+            lines: components["schemas"]["QuoteLineWire"][];
+            says: string;
+        };
+        ReachHere: {
+            lengths: number[];
+            offItsPlace: number[];
+            /** @description Millimetres, at most three decimals. */
+            shortestMm: null | number;
+            /** @description Millimetres, at most three decimals. */
+            longestMm: null | number;
+            /** @description Millimetres, at most three decimals. */
+            largestGapMm: null | number;
+            /** @description Millimetres, at most three decimals. */
+            belowMm: null | number;
+            /** @description Millimetres, at most three decimals. */
+            aboveMm: null | number;
+            /** @description Millimetres, at most three decimals. */
+            targetMm: number;
+            /** @description Millimetres, at most three decimals. */
+            windowMm: number;
+            /** @description Millimetres, at most three decimals. */
+            smallestWristMm: null | number;
+            /** @description Millimetres, at most three decimals. */
+            largestWristMm: null | number;
+        };
+        ReachWire: {
+            /** @description Millimetres, at most three decimals. */
+            shortestMm: null | number;
+            /** @description Millimetres, at most three decimals. */
+            longestMm: null | number;
+            /** @description Millimetres, at most three decimals. */
+            largestGapMm: null | number;
+            gapAtTarget: null | components["schemas"]["GapWire"];
+        };
+        ReadingWire: {
+            /** Format: int64 */
+            id: number;
+            /** @description Millimetres, at most three decimals. */
+            mm: number;
+            text: string;
+            byLine: boolean;
+            earlier: boolean;
+        };
+        ReferralWire: {
+            reasons: components["schemas"]["OutsideCraft"][];
+            referred: boolean;
+            note?: null | string;
+        };
+        ReplacementWire: {
+            kind: components["schemas"]["OwnPartKind"];
+            /** Format: int64 */
+            partId: number;
+        };
+        /** @enum {unknown} */
+        Request: "changeStrap" | "fitMesh" | "replaceClasp" | "takeLinksOut" | "putLinksIn" | "refit" | "somethingElse";
+        ReserveWire: {
+            /** @description Millimetres, at most three decimals. */
+            tighterMm: number;
+            /** @description Millimetres, at most three decimals. */
+            looserMm: number;
+        };
+        ReturnWire: {
+            with: components["schemas"]["VariantWire"];
+            lies: components["schemas"]["ByHand"];
+        };
+        /** @enum {unknown} */
+        Role: "counter" | "fitter" | "lead";
+        RuleWire: {
+            rule: string;
+            verdict: components["schemas"]["Verdict"];
+            says: string;
+            figure: null | string;
+            work: components["schemas"]["WorkWire"][];
+        };
+        RulerWire: {
+            /** Format: double */
+            mm: number;
+            /** Format: double */
+            fromMm: null | number;
+            /** Format: double */
+            toMm: null | number;
+            inside: boolean;
+            text: string;
+            inches: string;
+        };
+        RulersWire: {
+            ease: components["schemas"]["RulerWire"];
+            temper: components["schemas"]["Temper"];
+            offCentre: components["schemas"]["RulerWire"];
+            tighter: components["schemas"]["RulerWire"];
+            looser: components["schemas"]["RulerWire"];
+        };
+        /**
+         * @default insideTheLinks
+         * @enum {unknown}
+         */
+        RunSchool: "insideTheLinks" | "atTheClasp";
+        SaidWire: {
+            wording: components["schemas"]["Wording"];
+            words: string;
+            /** Format: date-time */
+            at: string;
+            by: string;
+        };
+        SchoolSheet: {
+            house: components["schemas"]["SchoolWire"];
+            ways: components["schemas"]["WayCostWire"][];
+            oddLinks: components["schemas"]["OddCostWire"][];
+        };
+        SchoolWire: {
+            /** @enum {unknown} */
+            way: "measured" | "tryOn" | "copy" | null;
+            odd: components["schemas"]["OddLink"];
+        };
+        /** @enum {unknown} */
+        Season: "winter" | "spring" | "summer" | "autumn";
+        SessionWire: {
+            mark: string;
+            initials: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: date-time */
+            seenAt: string;
+            device: string;
+            isThis: boolean;
+        };
+        SetLimit: {
+            limit: components["schemas"]["Limit"];
+            /** Format: double */
+            value?: null | number;
+        };
+        SetupWire: {
+            tools: components["schemas"]["ToolFamily"];
+            insertion: components["schemas"]["Insertion"];
+            micro: components["schemas"]["MicroSchool"];
+            runs?: components["schemas"]["RunSchool"];
+            /** @default false */
+            oneByOne: boolean;
+            /** @default false */
+            partedToLieFlat: boolean;
+            tryOn?: components["schemas"]["TryOnSchool"];
+            /** @default false */
+            headOff: boolean;
+            /** @default false */
+            bendsBars: boolean;
+            /** @enum {unknown} */
+            toolsIn?: "blockAndHammer" | "handPusher" | "screwPress" | null;
+        };
+        Shape: {
+            role: components["schemas"]["PaintRole"];
+            path: string;
+            /** Format: double */
+            thick?: null | number;
+            dashed?: boolean;
+            of?: null | components["schemas"]["ShapeOf"];
+        };
+        ShapeOf: {
+            kind: components["schemas"]["PieceKind"];
+            side: components["schemas"]["Side"];
+            /** Format: int32 */
+            ordinal: number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            count: number;
+        };
+        /** @enum {unknown} */
+        Shaping: "bore" | "pierce" | "press" | "file" | "trim" | "bend";
+        SheetLinkWire: {
+            /** @description Millimetres, at most three decimals. */
+            pitchMm: number;
+            removable: boolean;
+            /** @default  */
+            mark: string;
+            /** @default false */
+            oneSided: boolean;
+        };
+        /** @enum {unknown} */
+        Side: "twelve" | "six";
+        SignInWire: {
+            initials: string;
+            passphrase: string;
+        };
+        SignWire: {
+            signedBy: string;
+            /** @default  */
+            signature: string;
+            /** @default false */
+            onPaper: boolean;
+        };
+        SignedWire: {
+            work: string;
+            signedBy: string;
+            /** Format: date-time */
+            at: string;
+            onPaper: boolean;
+            signature: string;
+        };
+        SpareWire: {
+            /** @description Millimetres, at most three decimals. */
+            pitchMm: number;
+            /** Format: int32 */
+            count: number;
+        };
+        SpringBarSheet: {
+            article: string;
+            length: string;
+            body: string;
+            tip: string;
+            /** @default false */
+            curved: boolean;
+            style?: components["schemas"]["BarStyle"];
+            /**
+             * Format: int32
+             * @default 1
+             */
+            inStock: number;
+        };
+        SpringBarWire: {
+            article: string;
+            /** @description Millimetres, at most three decimals. */
+            lengthMm: number;
+            /** @description Millimetres, at most three decimals. */
+            bodyMm: number;
+            /** @description Millimetres, at most three decimals. */
+            tipMm: number;
+            curved: boolean;
+            style: components["schemas"]["BarStyle"];
+            /** Format: int32 */
+            inStock: number;
+        };
+        /** @enum {unknown} */
+        Station: "takeIn" | "gauge" | "match" | "clasp" | "size" | "bench" | "handOver";
+        StationWire: {
+            station: components["schemas"]["Station"];
+            done: boolean;
+            says: string;
+        };
+        StepNote: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            jobId: number;
+            step: string;
+            text: string;
+            isSettled: boolean;
+            answer: string;
+            /** Format: int64 */
+            photoId: null | number;
+            /** Format: date-time */
+            at: string;
+            by: string;
+            isOpen?: boolean;
+        };
+        /** @enum {unknown} */
+        StepRow: "protect" | "look" | "openToGauge" | "fetch" | "consent" | "unbuckle" | "headOff" | "oldBandOff" | "inTheTray" | "clean" | "prepare" | "claspOff" | "open" | "join" | "claspOn" | "lay" | "bars" | "thread" | "lugs" | "set" | "shut" | "wipe" | "tryOn" | "check" | "giveBack" | "putAway" | "tray" | "before";
+        StepWire: {
+            key: string;
+            row: components["schemas"]["StepRow"];
+            /** Format: int32 */
+            round: number;
+            says: string;
+            caution: boolean;
+            acts: components["schemas"]["ToldAct"][];
+            tool: string;
+            direction: null | string;
+            fallsOut: null | string;
+            beware: null | string;
+            where: null | components["schemas"]["PlaceWire"];
+            /** Format: double */
+            minutes: number;
+            done: boolean;
+            next: boolean;
+            mayBeSkipped: boolean;
+            skipped: null | string;
+            waits: null | string;
+            how: string;
+            wants: components["schemas"]["WantedToolWire"][];
+            /** @enum {unknown} */
+            picture: "outInTheBlock" | "inAgainstTheArrow" | "inAlongTheArrow" | "forkFromBehind" | "pointFromOutside" | "lever" | "bladeInTheSlot" | null;
+        };
+        StockEntryWire: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: int32 */
+            change: number;
+            reason: string;
+            /** Format: int64 */
+            jobId: null | number;
+        };
+        StockLinkWire: {
+            /** Format: int64 */
+            partId: number;
+            article: string;
+            name: string;
+            /** @description Millimetres, at most three decimals. */
+            pitchMm: number;
+            /** @description Millimetres, at most three decimals. */
+            widthMm: number;
+            /** Format: int32 */
+            free: number;
+            /** Format: int32 */
+            taken: number;
+        };
+        StockTakeWire: {
+            counted: components["schemas"]["CountedWire"][];
+            reason: string;
+            by: string;
+        };
+        StrapLengthWire: {
+            /** Format: int64 */
+            bandId: number;
+            article: string;
+            name: string;
+            /** @description Millimetres, at most three decimals. */
+            bucklePieceMm: number;
+            /** @description Millimetres, at most three decimals. */
+            tailMm: number;
+            /** Format: int32 */
+            middleHole: number;
+            /** @description Millimetres, at most three decimals. */
+            missMm: number;
+            /** Format: int32 */
+            hole: number;
+            /** Format: int32 */
+            holes: number;
+            /** Format: int32 */
+            holesTighter: number;
+            /** Format: int32 */
+            holesLooser: number;
+            /** @description Millimetres, at most three decimals. */
+            pastBuckleMm: number;
+            keepersHold: boolean;
+            verdict: components["schemas"]["Verdict"];
+            here: boolean;
+        };
+        StrapSheet: {
+            bucklePiece: string;
+            tail: string;
+            firstHole: string;
+            holePitch: string;
+            /** Format: int32 */
+            holes: number;
+        };
+        /** Format: binary */
+        Stream: string;
+        SuppliersWire: {
+            address: string;
+        };
+        /** @enum {unknown} */
+        SurplusBy: "millimetres" | "linksPinched" | "gap";
+        /** @enum {unknown} */
+        SurplusOver: "zeroEase" | "comfort";
+        TagWire: {
+            /** Format: int64 */
+            id: number;
+            client: string;
+            watch: string;
+            /** Format: date */
+            promised: string;
+            late: boolean;
+            today: boolean;
+            next: components["schemas"]["Station"];
+            /** Format: int32 */
+            stationsDone: number;
+            referred: boolean;
+            by: string;
+            waits: boolean;
+            partsIn: boolean;
+            trayKept: boolean;
+        };
+        TakeInSheet: {
+            marks: components["schemas"]["MarkWire"][];
+            watch: components["schemas"]["Picture"];
+            cameWith: components["schemas"]["CameWithWire"][];
+            photos: components["schemas"]["PhotoWire"][];
+            outsideCraft: components["schemas"]["OutsideCraft"][];
+            referred: boolean;
+            note: string;
+            proposedNote: string;
+            places?: null | components["schemas"]["ConditionPlace"][];
+        };
+        TakeInWire: {
+            client: string;
+            watch: string;
+            request: components["schemas"]["Request"];
+            /** Format: date */
+            promised: string;
+            by: string;
+            contact?: null | string;
+            words?: null | string;
+            price?: null | string;
+            /** @default true */
+            wearer: boolean;
+            /** Format: int64 */
+            cents?: null | number;
+        };
+        TakeLinkWire: {
+            /** Format: int64 */
+            partId: number;
+            /** Format: int32 */
+            count: number;
+        };
+        TakenWire: {
+            use: string;
+            /** Format: int64 */
+            partId: number;
+            article: string;
+            name: string;
+            /** Format: int32 */
+            count: number;
+            reserved: boolean;
+            cameIn: boolean;
+        };
+        TargetWire: {
+            /** @description Millimetres, at most three decimals. */
+            lengthMm: number;
+            /** @description Millimetres, at most three decimals. */
+            windowMm: number;
+            /** @description Millimetres, at most three decimals. */
+            toleranceMm: number;
+        };
+        /** @enum {unknown} */
+        Temper: "tight" | "right" | "loose";
+        /** @enum {unknown} */
+        ThingKind: "head" | "band" | "bucklePiece" | "tailPiece" | "onePieceBand" | "meshPiece" | "endPiece" | "link" | "clasp" | "buckle" | "bar" | "pin" | "tube" | "screw" | "safetyFlap" | "fastener";
+        TickWire: {
+            done: boolean;
+            /** @default  */
+            skipped: string;
+            /** @default false */
+            asPlanned: boolean;
+        };
+        ToGaugeWire: {
+            groups: components["schemas"]["JointGroup"][];
+            chosen: components["schemas"]["JointGroup"][];
+            lines: components["schemas"]["GaugeLineWire"][];
+            kept: boolean;
+        };
+        ToOrderWire: {
+            supplier: string;
+            lines: components["schemas"]["OrderLineWire"][];
+            /** Format: int64 */
+            totalCents: number;
+        };
+        ToldAct: {
+            do: string;
+            joint?: null | string;
+            thing?: null | string;
+            with?: null | string[];
+            /** @enum {unknown} */
+            to?: "watch" | "tray" | "drawer" | "bag" | "loan" | "thrown" | "lost" | null;
+            a?: null | string;
+            b?: null | string;
+            parts?: null | string[];
+            /** @enum {unknown} */
+            fastener?: "splitPin" | "pinWithTube" | "screw" | "screwInTube" | "springBar" | "leveredBar" | "fixedBar" | "screwedBar" | "slotScrews" | "frictionPin" | "threaded" | "byHand" | "sewn" | "riveted" | "openEnd" | "makersOwn" | "notLookedAt" | null;
+            side?: null | string;
+            /** Format: int32 */
+            position?: null | number;
+            part?: null | string;
+            /** @enum {unknown} */
+            what?: "bore" | "pierce" | "press" | "file" | "trim" | "bend" | null;
+            irreversible?: null | boolean;
+            final?: null | boolean;
+        };
+        ToldJoint: {
+            id: string;
+            a: string;
+            b: string;
+            fastener: components["schemas"]["Fastener"];
+            parts: string[];
+            closed: boolean;
+            side: null | string;
+            /** Format: int32 */
+            position: null | number;
+            /** @default true */
+            opens: boolean;
+        };
+        ToldStand: {
+            things: components["schemas"]["ToldThing"][];
+            joints: components["schemas"]["ToldJoint"][];
+        };
+        ToldThing: {
+            id: string;
+            kind: components["schemas"]["ThingKind"];
+            like: string;
+            owner: components["schemas"]["Owner"];
+            fits: null | string;
+            made: components["schemas"]["Shaping"][];
+            place: components["schemas"]["Place"];
+            drawer?: null | string;
+            article?: null | string;
+            of?: null | string;
+            instead?: null | string;
+        };
+        ToolChangeWire: {
+            /** Format: int32 */
+            spares: number;
+            /** @default false */
+            wanted: boolean;
+        };
+        /** @enum {unknown} */
+        ToolFamily: "blockAndHammer" | "handPusher" | "screwPress";
+        /** @enum {unknown} */
+        ToolKind: "punch" | "blade" | "fork" | "block" | "press" | "pusher" | "hammer" | "pliers" | "hollowEnd" | "handDrill" | "holder" | "tweezers" | "point";
+        ToolWire: {
+            /** Format: int64 */
+            id: number;
+            kind: components["schemas"]["ToolKind"];
+            name: string;
+            across: string;
+            width: string;
+            /** Format: int32 */
+            spares: number;
+            wanted: boolean;
+            says: string;
+        };
+        /** @enum {unknown} */
+        TrayAct: "lost" | "found" | "scrapped" | "fromStock" | "toStock";
+        TrayActWire: {
+            heap: string;
+            /** Format: int32 */
+            count: number;
+            act: components["schemas"]["TrayAct"];
+            /** Format: int64 */
+            partId?: null | number;
+            /** @default  */
+            why: string;
+        };
+        TrayLineWire: {
+            heap: string;
+            part: string;
+            links: boolean;
+            /** Format: int32 */
+            watch: number;
+            /** Format: int32 */
+            tray: number;
+            /** Format: int32 */
+            bag: number;
+            /** Format: int32 */
+            scrapped: number;
+            /** Format: int32 */
+            lost: number;
+            /** Format: int32 */
+            fromStock: number;
+        };
+        TrayStockWire: {
+            /** Format: int64 */
+            partId: number;
+            article: string;
+            name: string;
+            measured: string;
+            /** Format: int32 */
+            free: number;
+        };
+        TriedSheet: {
+            says: string;
+            same: boolean;
+            onlyMicro: boolean;
+            firstSideAgain: boolean;
+            /** @description Millimetres, at most three decimals. */
+            wantedMm: number;
+            /** @description Millimetres, at most three decimals. */
+            lengthMm: number;
+            /** Format: double */
+            offCentreMm: number;
+            seenSays: null | string;
+            bench: components["schemas"]["BenchSheet"];
+        };
+        TriedWire: {
+            by?: components["schemas"]["SurplusBy"];
+            over?: components["schemas"]["SurplusOver"];
+            /** @default  */
+            amount: string;
+            /** @default  */
+            wedge: string;
+            /** @default  */
+            seen: string;
+            toward?: components["schemas"]["Side"];
+            /** @default false */
+            take: boolean;
+            /** @default  */
+            closedIn: string;
+            /** @enum {unknown} */
+            ease?: "comfortable" | "snug" | "loose" | null;
+            /** @default  */
+            tail: string;
+        };
+        /**
+         * @default betweenTheSides
+         * @enum {unknown}
+         */
+        TryOnSchool: "betweenTheSides" | "onceAtTheEnd";
+        TryOnSheet: {
+            by: components["schemas"]["SurplusBy"];
+            over: components["schemas"]["SurplusOver"];
+            amount: string;
+            loop: string;
+            thickness: string;
+            pitch: string;
+            wedge: string;
+            loopNow: string;
+        };
+        TryOnWire: {
+            /** @enum {unknown} */
+            by?: "millimetres" | "linksPinched" | "gap" | null;
+            /** @enum {unknown} */
+            over?: "zeroEase" | "comfort" | null;
+            amount?: null | string;
+            loop?: null | string;
+            thickness?: null | string;
+            pitch?: null | string;
+            wedge?: null | string;
+        };
+        VariantWire: {
+            /** Format: int64 */
+            claspPartId: null | number;
+            links: components["schemas"]["TakeLinkWire"][];
+            freed: components["schemas"]["FreedWire"][];
+            way: components["schemas"]["PullThroughWay"];
+        };
+        /** @enum {unknown} */
+        Verdict: "fits" | "compromise" | "unknown" | "work" | "no";
+        VerdictCount: {
+            verdict: components["schemas"]["Verdict"];
+            /** Format: int32 */
+            count: number;
+        };
+        VisitWire: {
+            /** Format: int64 */
+            jobId: number;
+            /** Format: int64 */
+            clientId: number;
+            client: string;
+            /** Format: int64 */
+            watchId: number;
+            watch: string;
+            request: components["schemas"]["Request"];
+            /** Format: date-time */
+            takenInAt: string;
+            /** Format: date-time */
+            closedAt: null | string;
+            by: string;
+            band: null | string;
+            entries: components["schemas"]["LogEntryWire"][];
+        };
+        WantedToolWire: {
+            kind: components["schemas"]["ToolKind"];
+            name: string;
+            across: string;
+            width: string;
+            says: string;
+        };
+        WatchLifeWire: {
+            /** Format: int64 */
+            watchId: number;
+            watch: string;
+            visits: components["schemas"]["LifeVisitWire"][];
+        };
+        /** @enum {unknown} */
+        Way: "measured" | "tryOn" | "copy";
+        WayCostWire: {
+            /** @enum {unknown} */
+            way: "measured" | "tryOn" | "copy" | null;
+            /** @description Millimetres, at most three decimals. */
+            wantedMm: number;
+            /** Format: double */
+            sigmaMm: number;
+            does: string;
+            /** Format: int32 */
+            chancePercent: number;
+        };
+        WayToWear: {
+            way: components["schemas"]["PullThroughWay"];
+            /** Format: int32 */
+            layers: number;
+            /** @description Millimetres, at most three decimals. */
+            raiseMm: number;
+            /** @description Millimetres, at most three decimals. */
+            targetMm: null | number;
+            /** Format: int32 */
+            hole: null | number;
+            /** @description Millimetres, at most three decimals. */
+            lengthMm: null | number;
+            feels: string;
+            verdict: components["schemas"]["Verdict"];
+            says: string;
+        };
+        WayWire: {
+            way: components["schemas"]["Way"];
+            /** Format: double */
+            neededMm: number;
+            /** Format: double */
+            sigmaMm: number;
+            disagrees: boolean;
+        };
+        WaysWire: {
+            ways: components["schemas"]["WayWire"][];
+            /** Format: double */
+            neededMm: number;
+            /** Format: double */
+            sigmaMm: number;
+            says: null | string;
+        };
+        WearItWire: {
+            way: components["schemas"]["PullThroughWay"];
+        };
+        WearerReach: {
+            /** @description Millimetres, at most three decimals. */
+            shortestMm: number;
+            /** @description Millimetres, at most three decimals. */
+            longestMm: number;
+            /** @description Millimetres, at most three decimals. */
+            targetMm: number;
+            /** @description Millimetres, at most three decimals. */
+            windowMm: number;
+            text: string;
+        };
+        WishesWire: {
+            water?: null | boolean;
+            nickelSensitive?: null | boolean;
+            hairPull?: null | boolean;
+            colour?: null | string;
+            caseFinish?: null | string;
+            caseColour?: null | string;
+        };
+        Word: {
+            role: components["schemas"]["PaintRole"];
+            text: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            high: number;
+            anchor?: components["schemas"]["Anchor"];
+            strong?: boolean;
+            of?: null | components["schemas"]["ShapeOf"];
+        };
+        /** @enum {unknown} */
+        Wording: "words" | "referNote" | "closeNote" | "observeFor" | "heard" | "signedBy" | "why" | "earlier";
+        WorkWire: {
+            what: string;
+            reversible: boolean;
+            tools: string;
+            /** Format: int32 */
+            minutes: number;
+            caution: null | string;
+        };
+        WornWire: {
+            way: components["schemas"]["PullThroughWay"];
+            feels: string;
+            /** @description Millimetres, at most three decimals. */
+            raiseMm: number;
+            /** @description Millimetres, at most three decimals. */
+            headHeightMm: null | number;
+            /** @description Millimetres, at most three decimals. */
+            targetMm: number;
+            /** @description Millimetres, at most three decimals. */
+            lengthMm: number;
+            /** Format: int32 */
+            hole: number;
+            /** Format: int32 */
+            holes: number;
+            /** Format: int32 */
+            holesTighter: number;
+            /** Format: int32 */
+            holesLooser: number;
+            canBeWorn: boolean;
+            chosen: boolean;
+        };
+        WristVisitWire: {
+            /** Format: int64 */
+            jobId: number;
+            /** Format: date */
+            day: string;
+            /** @description Millimetres, at most three decimals. */
+            mm: number;
+            season: components["schemas"]["Season"];
+            /** @enum {unknown} */
+            wear: "snug" | "regular" | "easy" | null;
+            here: boolean;
+        };
+        WristWire: {
+            /** @enum {unknown} */
+            wornAt: "armSide" | "onBone" | "handSide" | null;
+            season: components["schemas"]["Season"];
+            seasonAssumed: boolean;
+            /** Format: double */
+            aspect: number;
+            aspectAssumed: boolean;
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
-export type $defs = Record<string, never>
+export type $defs = Record<string, never>;
 export interface operations {
-  newPassphrase: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewPassphraseWire']
-      }
-    }
-    responses: {
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  rack: {
-    parameters: {
-      query?: {
-        words?: string
-        by?: string
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TagWire'][]
-        }
-      }
-    }
-  }
-  takeIn: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TakeInWire']
-      }
-    }
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  fitters: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': string[]
-        }
-      }
-    }
-  }
-  job: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  takeInSheet: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TakeInSheet']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  correctTakeIn: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TakeInWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  photo: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        photo: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  thumbnail: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        photo: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  clients: {
-    parameters: {
-      query?: {
-        typed?: string
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ClientWire'][]
-        }
-      }
-    }
-  }
-  fits: {
-    parameters: {
-      query?: {
-        client?: string
-      }
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HeldAgainst'][]
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  again: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AgainWire']
-      }
-    }
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  observations: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ObservationWire'][]
-        }
-      }
-    }
-  }
-  observed: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ObservedWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HandOverSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  printLabel: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['PrintedWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Service Unavailable */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  log: {
-    parameters: {
-      query?: {
-        words?: string
-        client?: string
-        watch?: string
-        part?: string
-        fitter?: string
-        width?: string
-        from?: string
-        to?: string
-        before?: number
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LogPageWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  logFigures: {
-    parameters: {
-      query?: {
-        weeks?: number
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LogFiguresWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  health: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HealthWire']
-        }
-      }
-    }
-  }
-  need: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NeedRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['NeedAnswer']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  easeFromGap: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['EaseFromGapRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['EaseFromGapAnswer']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  plan: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PlanRequestWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['PlanAnswerWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Unprocessable Entity */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  judge: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['JudgeRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JudgeAnswer']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  judgeClasp: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['JudgeClaspRequest']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JudgeAnswer']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  door: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['DoorWire']
-        }
-      }
-    }
-  }
-  firstLead: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SignInWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['DoorWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  signIn: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SignInWire']
-      }
-    }
-    responses: {
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Unauthorized */
-      401: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Too Many Requests */
-      429: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  signOut: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['DoorWire']
-        }
-      }
-    }
-  }
-  mark: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewMark']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TakeInSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  unmark: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-        mark: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TakeInSheet']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  cameWith: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CameWithWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TakeInSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  refer: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ReferralWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TakeInSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  addPhoto: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TakeInSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Payload Too Large */
-      413: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  dropPhoto: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-        photo: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TakeInSheet']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  gaugeSheet: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['GaugeSheetWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  gauge: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['GaugeWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  read: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewReading']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['GaugeSheetWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  dropReading: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-        reading: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['GaugeSheetWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  letStand: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-        figure: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['GaugeSheetWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  tryOn: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TryOnWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['GaugeSheetWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  copy: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CopyWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['GaugeSheetWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  bracelet: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OwnBraceletFields']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['GaugeSheetWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  linkRow: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-        side: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LinkRowWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['GaugeSheetWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  match: {
-    parameters: {
-      query?: {
-        kind?: string
-        material?: string
-        finish?: string
-        colour?: string
-        mostPrice?: string
-        inStock?: boolean
-        verdict?: string
-        skip?: number
-        take?: number
-      }
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['MatchSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  chooseBand: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ChooseWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  wish: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WishesWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  matchOne: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-        bandId: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['MatchWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  previewBand: {
-    parameters: {
-      query?: {
-        way?: string
-      }
-      header?: never
-      path: {
-        id: number
-        bandId: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LoopSheet']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  orders: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['OrderBookWire']
-        }
-      }
-    }
-  }
-  makeOrder: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MakeOrderWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['OrderBookWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  quoteOrder: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AskQuoteWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['QuoteWire']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Bad Gateway */
-      502: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  addOrderLine: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewOrderLineWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['OrderBookWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  dropOrderLine: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['OrderBookWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  fillUp: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['OrderBookWire']
-        }
-      }
-    }
-  }
-  askAfterOrders: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['OrderBookWire']
-        }
-      }
-    }
-  }
-  receiveOrder: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DeliveryWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['OrderBookWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  settleSuppliers: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SuppliersWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['OrderBookWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  handOverSheet: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HandOverSheet']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  handOver: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['HandOverWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  labelPrinter: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LabelPrinterWire']
-        }
-      }
-    }
-  }
-  settleLabelPrinter: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LabelPrinter']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LabelPrinterWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  springBars: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['SpringBarWire'][]
-        }
-      }
-    }
-  }
-  setSpringBar: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SpringBarSheet']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['SpringBarWire'][]
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  bands: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BandWire'][]
-        }
-      }
-    }
-  }
-  addBand: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BandSheet']
-      }
-    }
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BandWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  addOwnBand: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BandSheet']
-      }
-    }
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BandWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  claspKey: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ClaspKeyWire']
-        }
-      }
-    }
-  }
-  loop: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LoopSheet']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  tools: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ToolWire'][]
-        }
-      }
-    }
-  }
-  hangUp: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewToolWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ToolWire'][]
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  changeTool: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ToolChangeWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ToolWire'][]
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  takeDown: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ToolWire'][]
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  readCatalogue: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['CatalogueWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  mapCatalogue: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MappingWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['CatalogueWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  importCatalogue: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BeginImport']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['CatalogueWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  catalogueProgress: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['CatalogueWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  cancelCatalogue: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['CatalogueWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  claspSheet: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ClaspSheetWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  seeClasp: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ClaspSeenWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ClaspSheetWire']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  keepClasp: {
-    parameters: {
-      query?: {
-        consentSignedBy?: string
-      }
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  replaceClasp: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OtherClaspWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  claspOffers: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ClaspOffersWire']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  takeOffer: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OfferChoiceWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ClaspSheetWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Bad Gateway */
-      502: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  ownPartOffers: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-        kind: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['PartOffersWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  inspectOwnPart: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['InspectedWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ClaspSheetWire']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  forgetOwnPart: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-        kind: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ClaspSheetWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  replaceOwnPart: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ReplacementWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ClaspSheetWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  parts: {
-    parameters: {
-      query?: {
-        kind?: string
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['PartWire'][]
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  setPart: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PartSheet']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['PartWire'][]
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  stockTake: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['StockTakeWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['PartWire'][]
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  stockEntries: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['StockEntryWire'][]
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  arrange: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ByHand']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LoopSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  backToPlan: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LoopSheet']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  habits: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HabitsWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  setHabits: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['HabitsWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HabitsWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  agree: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['JobWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  pinLink: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PinWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LoopSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  freeLink: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FreedWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LoopSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  stockLinks: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['StockLinkWire'][]
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  takeLinks: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TakeLinkWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LoopSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  returnTo: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ReturnWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LoopSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  strapLengths: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['StrapLengthWire'][]
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  waysToWear: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['WornWire'][]
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  wearIt: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['WearItWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LoopSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  bench: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BenchSheet']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  setUpBench: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SetupWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BenchSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  setHands: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['GripWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BenchSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  foundJoints: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LookWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BenchSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  cameAs: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CameWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BenchSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  openToGauge: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OpenWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BenchSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  lendForTheWork: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LentWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BenchSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  tickStep: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-        key: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TickWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BenchSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  signConsent: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SignWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BenchSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  trayAct: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TrayActWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BenchSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  trayStock: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TrayStockWire'][]
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  benchTryOn: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TriedWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['TriedSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  noteAtStep: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewNoteWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BenchSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  answerNote: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-        note: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AnswerWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BenchSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  hands: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HandsWire']
-        }
-      }
-    }
-  }
-  addHand: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewHandWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HandsWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  changeHand: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        initials: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['HandChangeWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HandsWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  endSession: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        mark: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HandsWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  keys: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['KeyWire'][]
-        }
-      }
-    }
-  }
-  makeKey: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewKeyWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['MadeKeyWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  endKey: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['KeyWire'][]
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  limits: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LimitWire'][]
-        }
-      }
-    }
-  }
-  setLimit: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SetLimit']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LimitWire'][]
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  settleBench: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SetupWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['SetupWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  writeArchive: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LongWorkWire']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  restoreArchive: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/octet-stream': components['schemas']['Stream']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LongWorkWire']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  reindexLog: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LongWorkWire']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  school: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['SchoolSheet']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  setSchool: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SchoolWire']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['SchoolSheet']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  caliper: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['CaliperWire']
-        }
-      }
-    }
-  }
-  settleCaliper: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CaliperSource']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['CaliperWire']
-        }
-      }
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails']
-        }
-      }
-    }
-  }
-  longWork: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LongWorkWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  cancelLongWork: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LongWorkWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  backups: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BackupWire'][]
-        }
-      }
-    }
-  }
-  makeBackup: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LongWorkWire']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  restoreBackup: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        name: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LongWorkWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  client: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ClientLifeWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  eraseClient: {
-    parameters: {
-      query?: never
-      header?: {
-        /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
-        'Idempotency-Key'?: string
-        /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
-        'If-Match'?: string
-      }
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ClientLifeWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
-  clientData: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ClientDataWire']
-        }
-      }
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails']
-        }
-      }
-    }
-  }
+    newPassphrase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPassphraseWire"];
+            };
+        };
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    rack: {
+        parameters: {
+            query?: {
+                words?: string;
+                by?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TagWire"][];
+                };
+            };
+        };
+    };
+    takeIn: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeInWire"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    fitters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+        };
+    };
+    job: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeInSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeInSheet"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    correctTakeIn: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeInWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    thumbnail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    clients: {
+        parameters: {
+            query?: {
+                typed?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientWire"][];
+                };
+            };
+        };
+    };
+    fits: {
+        parameters: {
+            query?: {
+                client?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeldAgainst"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    again: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AgainWire"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    observations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ObservationWire"][];
+                };
+            };
+        };
+    };
+    observed: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ObservedWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOverSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    printLabel: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrintedWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    log: {
+        parameters: {
+            query?: {
+                words?: string;
+                client?: string;
+                watch?: string;
+                part?: string;
+                fitter?: string;
+                width?: string;
+                from?: string;
+                to?: string;
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogPageWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    logFigures: {
+        parameters: {
+            query?: {
+                weeks?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogFiguresWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    health: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HealthWire"];
+                };
+            };
+        };
+    };
+    need: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NeedRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NeedAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    easeFromGap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EaseFromGapRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EaseFromGapAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanRequestWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanAnswerWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    judge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JudgeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JudgeAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    judgeClasp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JudgeClaspRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JudgeAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    door: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorWire"];
+                };
+            };
+        };
+    };
+    firstLead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignInWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignInWire"];
+            };
+        };
+        responses: {
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorWire"];
+                };
+            };
+        };
+    };
+    mark: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewMark"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeInSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    unmark: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+                mark: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeInSheet"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cameWith: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CameWithWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeInSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    refer: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReferralWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeInSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    addPhoto: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeInSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    dropPhoto: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+                photo: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeInSheet"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    gaugeSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeSheetWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    gauge: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GaugeWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewReading"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeSheetWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    dropReading: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+                reading: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeSheetWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    letStand: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+                figure: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeSheetWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    tryOn: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TryOnWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeSheetWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    copy: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CopyWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeSheetWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    bracelet: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnBraceletFields"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeSheetWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    linkRow: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+                side: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinkRowWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeSheetWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    match: {
+        parameters: {
+            query?: {
+                kind?: string;
+                material?: string;
+                finish?: string;
+                colour?: string;
+                mostPrice?: string;
+                inStock?: boolean;
+                verdict?: string;
+                skip?: number;
+                take?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MatchSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    chooseBand: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChooseWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    wish: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WishesWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    matchOne: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                bandId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MatchWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    previewBand: {
+        parameters: {
+            query?: {
+                way?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+                bandId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopSheet"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    orders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderBookWire"];
+                };
+            };
+        };
+    };
+    makeOrder: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MakeOrderWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderBookWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    quoteOrder: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskQuoteWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuoteWire"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Bad Gateway */
+            502: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addOrderLine: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewOrderLineWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderBookWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    dropOrderLine: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderBookWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    fillUp: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderBookWire"];
+                };
+            };
+        };
+    };
+    askAfterOrders: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderBookWire"];
+                };
+            };
+        };
+    };
+    receiveOrder: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeliveryWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderBookWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    settleSuppliers: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SuppliersWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrderBookWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    handOverSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOverSheet"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    handOver: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandOverWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    labelPrinter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelPrinterWire"];
+                };
+            };
+        };
+    };
+    settleLabelPrinter: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelPrinter"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelPrinterWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    springBars: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpringBarWire"][];
+                };
+            };
+        };
+    };
+    setSpringBar: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpringBarSheet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpringBarWire"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    bands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BandWire"][];
+                };
+            };
+        };
+    };
+    addBand: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BandSheet"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BandWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    addOwnBand: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BandSheet"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BandWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    claspKey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClaspKeyWire"];
+                };
+            };
+        };
+    };
+    loop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopSheet"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToolWire"][];
+                };
+            };
+        };
+    };
+    hangUp: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewToolWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToolWire"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    changeTool: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToolChangeWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToolWire"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeDown: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToolWire"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readCatalogue: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    mapCatalogue: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MappingWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    importCatalogue: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeginImport"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    catalogueProgress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cancelCatalogue: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    claspSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClaspSheetWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    seeClasp: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClaspSeenWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClaspSheetWire"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keepClasp: {
+        parameters: {
+            query?: {
+                consentSignedBy?: string;
+            };
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    replaceClasp: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OtherClaspWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    claspOffers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClaspOffersWire"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeOffer: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OfferChoiceWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClaspSheetWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Bad Gateway */
+            502: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ownPartOffers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartOffersWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    inspectOwnPart: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InspectedWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClaspSheetWire"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    forgetOwnPart: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClaspSheetWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    replaceOwnPart: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReplacementWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClaspSheetWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    parts: {
+        parameters: {
+            query?: {
+                kind?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartWire"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    setPart: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PartSheet"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartWire"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    stockTake: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StockTakeWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartWire"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    stockEntries: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockEntryWire"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    arrange: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ByHand"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    backToPlan: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopSheet"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    habits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HabitsWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setHabits: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HabitsWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HabitsWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    agree: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    pinLink: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PinWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    freeLink: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FreedWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    stockLinks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockLinkWire"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeLinks: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeLinkWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    returnTo: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReturnWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    strapLengths: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StrapLengthWire"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    waysToWear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WornWire"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    wearIt: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WearItWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchSheet"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setUpBench: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetupWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setHands: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GripWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    foundJoints: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cameAs: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CameWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    openToGauge: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    lendForTheWork: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LentWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tickStep: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TickWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    signConsent: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    trayAct: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrayActWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    trayStock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrayStockWire"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    benchTryOn: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TriedWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TriedSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    noteAtStep: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewNoteWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    answerNote: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+                note: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    hands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandsWire"];
+                };
+            };
+        };
+    };
+    addHand: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewHandWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandsWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    changeHand: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                initials: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandChangeWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandsWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    endSession: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                mark: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandsWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    keys: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeyWire"][];
+                };
+            };
+        };
+    };
+    makeKey: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewKeyWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeKeyWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    endKey: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeyWire"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    limits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LimitWire"][];
+                };
+            };
+        };
+    };
+    setLimit: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetLimit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LimitWire"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    settleBench: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetupWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    writeArchive: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LongWorkWire"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restoreArchive: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": components["schemas"]["Stream"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LongWorkWire"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    reindexLog: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LongWorkWire"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    school: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolSheet"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setSchool: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    caliper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CaliperWire"];
+                };
+            };
+        };
+    };
+    settleCaliper: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaliperSource"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CaliperWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    longWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LongWorkWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cancelLongWork: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LongWorkWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    backups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupWire"][];
+                };
+            };
+        };
+    };
+    makeBackup: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LongWorkWire"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restoreBackup: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LongWorkWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    client: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientLifeWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    eraseClient: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientLifeWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    clientData: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientDataWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
 }

@@ -28,6 +28,7 @@ internal sealed record LongWorkWire(string Id, string Kind, LongWorkState State,
 internal sealed class LongWork(string id, string kind)
 {
     private readonly Lock _lock = new();
+    private readonly TaskCompletionSource _ended = new(TaskCreationOptions.RunContinuationsAsynchronously);
     private volatile bool _isCancelled;
     private LongWorkState _state = LongWorkState.Running;
     private (long Done, long Total) _far;
@@ -46,6 +47,9 @@ internal sealed class LongWork(string id, string kind)
                 return new LongWorkWire(Id, Kind, _state, _far.Done, _far.Total, _says);
         }
     }
+
+    /// <summary>Is over when it is, however it ended.</summary>
+    public Task Ended => _ended.Task;
 
     /// <summary>The file it made, once it is done; null where it made none. Where it lies is nobody's business outside.</summary>
     public string? File
@@ -73,5 +77,6 @@ internal sealed class LongWork(string id, string kind)
     {
         lock (_lock)
             (_state, _says, _file) = (state, says, file);
+        _ended.TrySetResult();
     }
 }

@@ -50,7 +50,7 @@ public class PlannerTests
                     .Where(t => t.Wander == 0).Select(t => t.Length).Distinct().Order().ToList();
                 answer.Reach.Lengths.Select(l => l.Length.Millimetres).ShouldBe(lengths);
             },
-            iter: 3_000);
+            iter: Often.Asked(750));
 
     [Fact]
     public void What_is_made_only_off_the_middle_is_told_apart() =>
@@ -62,7 +62,7 @@ public class PlannerTests
                 Reach.OffItsPlace(request).Select(l => l.Millimetres)
                     .ShouldBe(every.Select(t => t.Length).Where(l => !inPlace.Contains(l)).Distinct().Order());
             },
-            iter: 500);
+            iter: Often.Asked(125));
 
     [Fact]
     public void Going_by_links_moved_one_by_one_answers_the_same() =>
@@ -75,7 +75,7 @@ public class PlannerTests
                     (one[i].Position, one[i].Figures, Told(one[i])).ShouldBe((steps[i].Position, steps[i].Figures, Told(steps[i])));
                 Told(new PlanSearch(request, few: 0).First(1)[0]).ShouldBe(Told(steps[0]));
             },
-            iter: 2_000);
+            iter: Often.Asked(500));
 
     [Fact]
     public void The_largest_bracelet_taken_is_planned()
@@ -103,7 +103,7 @@ public class PlannerTests
                 var plan = Planner.Recommend(request);
                 Planner.Judge(request, Arrangement.Of(request.Bracelet, plan)).ShouldBe(plan.Figures);
             },
-            iter: 1_000);
+            iter: Often.Asked(250));
 
     [Fact]
     public void Links_that_leave_one_side_are_a_run_that_ends_at_the_clasp()

@@ -39,7 +39,7 @@ public class RunsTests
                 chosen.Joints.ShouldBe(best.Value.Item5);
                 leaving.Select(i => row[i]).ShouldAllBe(l => l.MayLeave);
             },
-            iter: 20_000);
+            iter: Often.Asked(5000));
 
     /// <summary>Every choice there is: any links of the right kinds, any place to go in.</summary>
     private static IEnumerable<(int, int, int, int, int)> All((RowLink[] Row, RowJoint[] Joints, Dictionary<string, int> Leave, string[] Join, bool AtClasp) side)

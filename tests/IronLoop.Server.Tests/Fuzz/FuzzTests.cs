@@ -17,7 +17,7 @@ public sealed class FuzzTests : IDisposable
     [Fact]
     public async Task Nothing_that_is_sent_breaks_the_server_or_what_it_keeps()
     {
-        var count = int.Parse(Environment.GetEnvironmentVariable("IRON_LOOP_FUZZ") ?? "2000", CultureInfo.InvariantCulture);
+        var count = int.Parse(Environment.GetEnvironmentVariable("IRON_LOOP_FUZZ") ?? "1000", CultureInfo.InvariantCulture);
         var seed = int.Parse(Environment.GetEnvironmentVariable("IRON_LOOP_FUZZ_SEED") ?? "1", CultureInfo.InvariantCulture);
         var random = new Random(seed);
         var document = JsonNode.Parse(await _shop.Client.GetStringAsync("/api/openapi/v1.json"))!;
