@@ -107,6 +107,7 @@ check 'client packages' client_packages
 rm -f .build/client.count
 (passed=0 failed=0 && client_checks) &
 client=$!
+# With analysers, style, and where things stand on the line.
 check 'build, warnings as errors' dotnet build IronLoop.slnx -c Release --verbosity quiet
 check 'publish what runs' publish_server
 wait $client
@@ -117,8 +118,6 @@ tests Server >.build/server.log 2>&1 &
 server=$!
 check 'client build' build_client
 git rev-parse --git-dir >/dev/null 2>&1 && check 'generated types are committed' types_are_current
-# The build enforces style and analysers; what is left is where things stand on the line.
-check 'C# format' dotnet format whitespace IronLoop.slnx --verify-no-changes --no-restore
 check 'no known faults in NuGet packages' nuget_faults
 suite 'core tests' tests Core
 suite 'browser tests' tests Browser

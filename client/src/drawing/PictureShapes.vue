@@ -78,7 +78,7 @@ text {
   fill: rgb(var(--v-theme-iron));
   stroke: none;
 }
-.wrist {
+path.wrist {
   fill: rgb(var(--v-theme-skin));
   stroke: rgb(var(--v-theme-iron));
   stroke-width: 0.3;

@@ -6,7 +6,7 @@ const { loop, marked, at, hand, changeable } = useJobHere()
 </script>
 
 <template>
-  <div v-if="loop?.layOut" class="flat">
+  <div v-if="loop?.layOut" class="band">
     <LayOutMat
       :lay-out="loop.layOut"
       :changeable="changeable"
@@ -21,7 +21,7 @@ const { loop, marked, at, hand, changeable } = useJobHere()
 </template>
 
 <style scoped>
-.flat {
+.band {
   height: 114px;
 }
 </style>
