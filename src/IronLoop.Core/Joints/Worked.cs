@@ -57,9 +57,6 @@ public sealed class Worked
     /// <summary>Whether a joint was opened since the last try-on.</summary>
     public bool WasOpenedThisRound(string joint) => _openedThisRound.Contains(joint);
 
-    /// <summary>Whether a joint still wants its last look since its last change.</summary>
-    public bool Owes(string joint) => _unchecked.Contains(joint);
-
     /// <summary>Why an act cannot be done; null when it can.</summary>
     public string? WhyNot(Act act) => act switch
     {

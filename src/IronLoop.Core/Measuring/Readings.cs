@@ -12,9 +12,4 @@ public sealed record Readings(IReadOnlyList<Length> Each)
 
     /// <summary>The largest less the smallest; nought for a single reading.</summary>
     public Length Spread => Each.Max() - Each.Min();
-
-    /// <summary>
-    /// What the mean may be wrong by for what the readings themselves tell: half their spread.
-    /// </summary>
-    public Length HalfSpread => Spread.Half();
 }

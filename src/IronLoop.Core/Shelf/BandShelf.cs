@@ -179,15 +179,13 @@ public sealed class BandShelf
         var (target, window) = (wanted.Length, wanted.Window);
         if (reach is not null)
         {
-            return reach.Reserve(target, window) is { } left
-                ? (left > Length.Zero ? Verdict.Fits : Verdict.Compromise, left, Length.Zero)
-                : (Verdict.No, Length.Zero, reach.Count == 0 ? window : reach.Missing(target, window));
+            var left = reach.Reserve(target, window);
+            return (WearerRule.VerdictOf(left is not null, left > Length.Zero), left ?? Length.Zero, left is not null ? Length.Zero : reach.Count == 0 ? window : reach.Missing(target, window));
         }
         if (band.Holed(targets.BareHead) is not { } holed)
             return (Verdict.Unknown, Length.Zero, Length.Zero);
-        return holed.Reserve(target, window) is { } room
-            ? (room > Length.Zero ? Verdict.Fits : Verdict.Compromise, room, Length.Zero)
-            : (Verdict.No, Length.Zero, holed.Nearest(wanted).Misfit);
+        var room = holed.Reserve(target, window);
+        return (WearerRule.VerdictOf(room is not null, room > Length.Zero), room ?? Length.Zero, room is null ? holed.Nearest(wanted).Misfit : Length.Zero);
     }
 
     private static void Keep(PriorityQueue<Found, Place> kept, Found found, Place place, int most)

@@ -65,7 +65,7 @@ public static class SchoolCosts
             var request = Sizing.Request(band, target, figures.Habits);
             var plan = Planner.Recommend(request);
             return (PlanWords.WhatToDo(request, plan) + ".",
-                [.. Enumerable.Range(0, clasp.Positions).Select(m => plan.Figures.Length - clasp.Tighter(plan.Position) + clasp.Tighter(m))]);
+                clasp.InEveryPosition(plan.Figures.Length, plan.Position));
         }
         if (band.Holed(figures.BareHead) is not { } holed)
             return ("", []);

@@ -36,8 +36,7 @@ public static class Sizing
         Row(Side.Six, six, arrangement);
         six.Reverse();
         pieces.AddRange(six);
-        var before = arrangement.Sum(Side.Twelve) + clasp.Twelve + (clasp.MicroSide == Side.Twelve ? micro : Length.Zero);
-        return Draw(figures, band.PivotHeight, pieces, before);
+        return Draw(figures, band.PivotHeight, pieces, arrangement.Half(Side.Twelve, clasp));
     }
 
     /// <summary>The closed loop of a band in a hole or notch, to scale.</summary>

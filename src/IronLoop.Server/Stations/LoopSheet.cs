@@ -72,15 +72,14 @@ internal sealed record LoopSheet(
         if (file.Target is not { } target || file.Band is not { } band || file.Arrangement() is not { } arrangement)
             return null;
         var (habits, limits) = (file.Figures.Habits, file.House.Limits);
-        List<Length> lengths;
+        IReadOnlyList<Length> lengths;
         if (file.Holed is { } holed)
         {
             lengths = [.. Enumerable.Range(0, holed.Holes).Select(holed.LengthIn)];
         }
         else if (band.Clasp is { } clasp)
         {
-            var bare = arrangement.Sum(Side.Twelve) + arrangement.Sum(Side.Six) + clasp.Twelve + clasp.Six;
-            lengths = [.. Enumerable.Range(0, clasp.Positions).Select(m => bare + clasp.Tighter(m))];
+            lengths = clasp.InEveryPosition(arrangement.LoopLength(clasp), arrangement.Position);
         }
         else
         {
@@ -100,8 +99,7 @@ internal sealed record LoopSheet(
         var judged = Planner.Judge(request, arrangement);
         var wear = Wear.Of(file.Figures.Wear!.Value);
         var isPlanned = Same(arrangement, planned);
-        var lengths = Enumerable.Range(0, clasp.Positions)
-            .Select(m => judged.Length - clasp.Tighter(arrangement.Position) + clasp.Tighter(m)).ToList();
+        var lengths = clasp.InEveryPosition(judged.Length, arrangement.Position);
         var lean = Core.Fitting.Lean.Of(judged.TwiceOffCentre, judged.Length);
         return new LoopSheet(
             Tell(request, judged, isPlanned, answer.Recommended.Figures),

@@ -112,6 +112,12 @@ public sealed record Arrangement(IReadOnlyList<PlacedLink> Twelve, IReadOnlyList
         return sum;
     }
 
+    /// <summary>A side's half of the loop, closed with a clasp.</summary>
+    public Length Half(Side side, BraceletClasp clasp) => clasp.Half(side, Sum(side), Position);
+
+    /// <summary>Pivot path of the loop, closed with a clasp.</summary>
+    public Length LoopLength(BraceletClasp clasp) => Half(Side.Twelve, clasp) + Half(Side.Six, clasp);
+
     /// <summary>Links put in or taken out, per side and kind: a link that leaves where one alike joins does not count.</summary>
     public int LinksMoved()
     {

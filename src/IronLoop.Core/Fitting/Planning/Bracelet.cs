@@ -102,6 +102,19 @@ public sealed record BraceletClasp(Length Twelve, Length Six, Side MicroSide, in
     /// <summary>How many micro positions there are.</summary>
     public int Positions { get; init => field = FitRanges.Positions.Checked("positions", value); } = FitRanges.Positions.Checked("positions", Positions);
 
+    /// <summary>A side's half of the closed loop: its links, its part of the clasp, and the micro-adjust where that side carries it.</summary>
+    /// <param name="side">The side.</param>
+    /// <param name="links">Sum of the pitches of its links in the loop.</param>
+    /// <param name="position">Micro position, 0 the tightest.</param>
+    public Length Half(Side side, Length links, int position) =>
+        links + (side == Side.Twelve ? Twelve : Six) + (side == MicroSide ? Tighter(position) : Length.Zero);
+
+    /// <summary>A loop's lengths in every position, the tightest first.</summary>
+    /// <param name="length">Its length where it is closed now.</param>
+    /// <param name="position">That position.</param>
+    public IReadOnlyList<Length> InEveryPosition(Length length, int position) =>
+        [.. Enumerable.Range(0, Positions).Select(p => length - Tighter(position) + Tighter(p))];
+
     /// <summary>What is left to tighten at a position.</summary>
     public Length Tighter(int position) => Positions == 1 ? Length.Zero : Step * position;
 

@@ -110,27 +110,18 @@ public readonly record struct PlanFigures(
     public static PlanFigures Judge(PlanRequest request, Length linksTwelve, Length linksSix, int position, int linksMoved)
     {
         var clasp = request.Clasp;
-        var micro = clasp.Tighter(position);
-        var twelve = linksTwelve + clasp.Twelve + (clasp.MicroSide == Side.Twelve ? micro : Length.Zero);
-        var six = linksSix + clasp.Six + (clasp.MicroSide == Side.Six ? micro : Length.Zero);
-        var length = twelve + six;
-        var miss = (length - request.Target.Length).Abs();
-        var offCentre = twelve - six;
-        var wander = AtLeastNought((offCentre - 2 * request.Centring.Desired).Abs() - 2 * request.Centring.Tolerance);
-        var tighter = clasp.Tighter(position);
-        var looser = clasp.Looser(position);
-        var shortfall = AtLeastNought(request.Reserve.Tighter - tighter) + AtLeastNought(request.Reserve.Looser - looser);
+        var shortfall = Amiss.ShortfallAt(request, position);
+        var amiss = Amiss.Of(
+            request, clasp.Half(Side.Twelve, linksTwelve, position).Micrometres, clasp.Half(Side.Six, linksSix, position).Micrometres, shortfall);
         return new PlanFigures(
-            length,
-            offCentre,
-            AtLeastNought(miss - request.Target.Window),
-            2 * AtLeastNought(miss - request.Target.Tolerance) + wander + 2 * shortfall,
-            wander,
-            shortfall,
+            new(amiss.Length),
+            new(amiss.TwiceOffCentre),
+            new(amiss.Misfit),
+            new(amiss.TwiceTrouble),
+            new(amiss.TwiceWander),
+            new(shortfall),
             linksMoved,
-            tighter,
-            looser);
+            clasp.Tighter(position),
+            clasp.Looser(position));
     }
-
-    private static Length AtLeastNought(Length length) => Length.Max(length, Length.Zero);
 }

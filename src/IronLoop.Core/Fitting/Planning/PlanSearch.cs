@@ -55,7 +55,7 @@ internal sealed class PlanSearch
         (_target, _window) = (request.Target.Length.Micrometres, request.Target.Window.Micrometres);
         _shortfall = new long[request.Clasp.Positions];
         for (var position = 0; position < _shortfall.Length; position++)
-            _shortfall[position] = Shortfall(position);
+            _shortfall[position] = Amiss.ShortfallAt(request, position);
         _least = _shortfall.Min();
     }
 
@@ -153,13 +153,6 @@ internal sealed class PlanSearch
         return new Span(from, to);
     }
 
-    private long Shortfall(int position)
-    {
-        var reserve = _request.Reserve;
-        return Math.Max(0, reserve.Tighter.Micrometres - _request.Clasp.Tighter(position).Micrometres)
-            + Math.Max(0, reserve.Looser.Micrometres - _request.Clasp.Looser(position).Micrometres);
-    }
-
     /// <summary>One way to share the links out, in every position that brings it into the region.</summary>
     private void Weigh(long half12, long half6, int moved, Span length)
     {
@@ -190,22 +183,19 @@ internal sealed class PlanSearch
 
     private PlanRank Rank(long whole12, long whole6, int position, int moved)
     {
-        var (clasp, shortfall) = (_request.Clasp, _shortfall[position]);
-        var length = whole12 + whole6;
-        var miss = Math.Abs(length - _target);
-        var centreMiss = Math.Abs(whole12 - whole6 - 2 * _request.Centring.Desired.Micrometres);
-        var wander = Math.Max(0, centreMiss - 2 * _request.Centring.Tolerance.Micrometres);
+        var clasp = _request.Clasp;
+        var amiss = Amiss.Of(_request, whole12, whole6, _shortfall[position]);
         return new PlanRank(
-            Math.Max(0, miss - _window),
-            2 * Math.Max(0, miss - _request.Target.Tolerance.Micrometres) + wander + 2 * shortfall,
+            amiss.Misfit,
+            amiss.TwiceTrouble,
             moved,
-            miss,
-            centreMiss,
+            amiss.Miss,
+            amiss.TwiceCentreMiss,
             position != clasp.Position,
             Math.Abs(2 * position - (clasp.Positions - 1)),
             position,
-            -length,
-            shortfall);
+            -amiss.Length,
+            _shortfall[position]);
     }
 
     private void Keep()

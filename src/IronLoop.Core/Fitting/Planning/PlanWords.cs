@@ -170,23 +170,12 @@ public static class PlanWords
         var candidate = plan.On(side).Where(c => c.Count > 0).OrderByDescending(c => c.Count).FirstOrDefault();
         if (candidate.Count == 0)
             return null;
-        var clasp = request.Clasp;
-        PlanFigures? best = null;
-        for (var position = 0; position < clasp.Positions; position++)
-        {
-            var length = plan.Figures.Length - clasp.Tighter(plan.Position) + clasp.Tighter(position) - candidate.Pitch;
-            var miss = (length - request.Target.Length).Abs();
-            if (best is null || miss < (best.Value.Length - request.Target.Length).Abs())
-            {
-                best = plan.Figures with
-                {
-                    Length = length,
-                    Misfit = Length.Max(miss - request.Target.Window, Length.Zero),
-                    Looser = clasp.Looser(position),
-                };
-            }
-        }
-        var another = best!.Value;
+        var (clasp, out12) = (request.Clasp, side == Side.Twelve ? candidate.Pitch : Length.Zero);
+        // Both half loops, less what the clasp makes of them, are the links.
+        var links12 = (plan.Figures.Length + plan.Figures.TwiceOffCentre).Half() - clasp.Half(Side.Twelve, Length.Zero, plan.Position) - out12;
+        var links6 = (plan.Figures.Length - plan.Figures.TwiceOffCentre).Half() - clasp.Half(Side.Six, Length.Zero, plan.Position) - (candidate.Pitch - out12);
+        var another = Enumerable.Range(0, clasp.Positions).Select(p => PlanFigures.Judge(request, links12, links6, p, plan.Figures.LinksMoved + 1))
+            .MinBy(f => (f.Length - request.Target.Length).Abs());
         if (another.Misfit > Length.Zero)
             return $"One link more out of the {Name(side)} side would be {another.Misfit.ToTenths()} too tight at the loosest position.";
         if (another.Looser < request.Reserve.Looser)

@@ -123,13 +123,11 @@ public sealed class Reach
         {
             for (var position = 0; position < clasp.Positions; position++)
             {
-                var micro = clasp.Tighter(position).Micrometres;
-                var twelve = sum12 + clasp.Twelve.Micrometres + (clasp.MicroSide == Side.Twelve ? micro : 0);
-                var six = sum6 + clasp.Six.Micrometres + (clasp.MicroSide == Side.Six ? micro : 0);
-                if (Math.Abs(twelve - six - wanted) > centreTolerance)
+                var (twelve, six) = (clasp.Half(Side.Twelve, new Length(sum12), position), clasp.Half(Side.Six, new Length(sum6), position));
+                if (Math.Abs((twelve - six).Micrometres - wanted) > centreTolerance)
                     continue;
                 request.Effort.Take(Effort.Kept);
-                lengths.Add((new Length(twelve + six), position));
+                lengths.Add((twelve + six, position));
             }
         }
         return lengths;

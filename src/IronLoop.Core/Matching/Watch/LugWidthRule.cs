@@ -25,10 +25,6 @@ public static class LugWidthRule
                 : said;
     }
 
-    /// <summary>The verdict alone.</summary>
-    public static Verdict VerdictOf(WatchFacts watch, BandFacts band, HouseLimits limits) =>
-        watch.LugWidth is { } lugs ? Find(lugs - band.Width, band, limits) : Verdict.Unknown;
-
     private static Verdict Find(Length g, BandFacts band, HouseLimits limits) => band.IsSoft ? Soft(g, band.Material, limits) : Metal(g, band, limits);
 
     private static Verdict Soft(Length g, BandMaterial material, HouseLimits limits)

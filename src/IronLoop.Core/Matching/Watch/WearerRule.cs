@@ -25,16 +25,20 @@ public static class WearerRule
             : judged;
     }
 
+    /// <summary>What a band is on this wearer.</summary>
+    /// <param name="isMade">Whether it makes a length that can be worn.</param>
+    /// <param name="withRoom">Whether it makes one with a position or hole left each way.</param>
+    public static Verdict VerdictOf(bool isMade, bool withRoom) => withRoom ? Verdict.Fits : isMade ? Verdict.Compromise : Verdict.No;
+
     private static RuleVerdict Find(Reach reach, Length? target, Length window, string places)
     {
         if (target is not { } wanted)
             return new RuleVerdict(Name, Verdict.Unknown, "Measure the wrist and the lug-to-lug first.");
         if (reach.Shortest is not { } shortest || reach.Longest is not { } longest)
             return new RuleVerdict(Name, Verdict.No, "Its clasp cannot be brought to the middle, whatever is taken out.");
-        if (reach.HoldsWithRoom(wanted, window))
-            return new RuleVerdict(Name, Verdict.Fits, $"Makes the {wanted.ToTenths()} wanted with a {places} left each way.");
-        if (reach.Holds(wanted, window))
-            return new RuleVerdict(Name, Verdict.Compromise, $"Makes the {wanted.ToTenths()} wanted, but with no {places} left one way.");
+        var verdict = VerdictOf(reach.Holds(wanted, window), reach.HoldsWithRoom(wanted, window));
+        if (verdict != Verdict.No)
+            return new RuleVerdict(Name, verdict, $"Makes the {wanted.ToTenths()} wanted{(verdict == Verdict.Fits ? $" with a {places} left each way" : $", but with no {places} left one way")}.");
         var miss = reach.Lengths.Min(l => (l.Length - wanted).Abs()) - window;
         var missing = miss < Length.FromMillimetres(0.05m) ? "less than 0.1 mm" : miss.ToTenths();
         if (wanted < shortest)

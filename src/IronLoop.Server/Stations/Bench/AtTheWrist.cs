@@ -124,7 +124,7 @@ internal static class AtTheWrist
             throw RefusedException.Conflict("The try-on is not the next step.");
         var first = agreed.Targets[0].First;
         var usual = links.Twelve.Concat(links.Six).GroupBy(l => l.Pitch).OrderByDescending(g => g.Count()).ThenBy(g => g.Key).First().Key;
-        var loop = now.Sum(Side.Twelve) + now.Sum(Side.Six) + clasp.Twelve + clasp.Six + clasp.Tighter(now.Position);
+        var loop = now.LoopLength(clasp);
         var judged = new TryOnWire(tried.By, tried.Over, tried.Amount, Wedge: tried.Wedge).Into(new TryOn(), refusals) with
         {
             Loop = loop,
@@ -140,8 +140,7 @@ internal static class AtTheWrist
             throw RefusedException.Conflict("With this surplus no length can be worked out; judge it again.");
         var rest = Core.Bench.TriedOn.Of(band, now, file.Plan.Arrangement, first, target, file.Figures.Habits);
         var comes = Planner.Judge(Sizing.Request(band, target, file.Figures.Habits), rest.Plan);
-        var sits = (now.Sum(Side.Twelve) + clasp.Twelve + (clasp.MicroSide == Side.Twelve ? clasp.Tighter(now.Position) : Length.Zero)
-            - now.Sum(Side.Six) - clasp.Six - (clasp.MicroSide == Side.Six ? clasp.Tighter(now.Position) : Length.Zero)).Millimetres / 2;
+        var sits = (now.Half(Side.Twelve, clasp) - now.Half(Side.Six, clasp)).Millimetres / 2;
         var seenSays = seen is { } far ? SeenSays(tried.Toward == Side.Six ? far.Millimetres : -far.Millimetres, sits) : null;
         if (tried.Take)
         {
