@@ -30,8 +30,10 @@ public class AttachmentRuleTests
     [Fact]
     public void Leather_in_a_slot_is_pierced_for_good_and_a_sprung_bar_can_go_back()
     {
-        Judge(Attachment.ScrewSlot, BandAttachment.LooseBar, BandMaterial.Leather).Work.ShouldHaveSingleItem().Reversible.ShouldBeFalse();
-        Judge(Attachment.ScrewBar, BandAttachment.QuickRelease, BandMaterial.Leather).Work.ShouldHaveSingleItem().Reversible.ShouldBeTrue();
+        var pierced = Judge(Attachment.ScrewSlot, BandAttachment.LooseBar, BandMaterial.Leather).Work.ShouldHaveSingleItem();
+        (pierced.Reversible, pierced.Minutes).ShouldBe((false, 20));
+        var barsOut = Judge(Attachment.ScrewBar, BandAttachment.QuickRelease, BandMaterial.Leather).Work.ShouldHaveSingleItem();
+        (barsOut.Reversible, barsOut.Minutes).ShouldBe((true, 5));
     }
 
     [Theory]

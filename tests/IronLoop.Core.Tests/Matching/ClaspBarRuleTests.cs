@@ -54,6 +54,7 @@ public class ClaspBarRuleTests
     public void An_opened_hole_is_the_bar_s_own_size_when_snug_and_a_little_more_when_free()
     {
         var end = Links with { Bore = Mm(1.2m) };
+        Opened(null).Minutes.ShouldBe(30);
         PieceOfWork Opened(BarFit? fit) => ClaspBarRule.Judge(end, FoldOver(1.5m), Usual, fit)!.Work.ShouldHaveSingleItem();
         Opened(null).What.ShouldBe("Open the bore to 1.6 mm for a free bar, or to 1.5 mm for a snug one");
         Opened(BarFit.Free).What.ShouldStartWith("Open the bore by hand to 1.6 mm, for a free bar");
@@ -79,6 +80,7 @@ public class ClaspBarRuleTests
     public void A_strap_is_pierced_not_drilled_and_one_without_a_hole_whatever_goes_on()
     {
         var wider = ClaspBarRule.Judge(Strap with { Bore = Mm(1.2m) }, new ClaspFacts(ClaspKind.PinBuckle, Bar: Mm(1.5m)), Usual)!.Work.ShouldHaveSingleItem();
+        wider.Minutes.ShouldBe(10);
         wider.What.ShouldBe("Pierce the strap’s end wider for a 1.5 mm bar");
         wider.Tools.ShouldBe("awl, punch");
         wider.Caution.ShouldBe(PieceOfWork.Blades);

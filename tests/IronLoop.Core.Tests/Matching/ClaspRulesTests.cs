@@ -75,7 +75,8 @@ public class ClaspRulesTests
     public void A_notched_end_that_shows_is_swapped_or_told()
     {
         OpenLookRule.Judge(Links).ShouldBeNull();
-        OpenLookRule.Judge(Links with { NotchedEnd = true, OtherEndPlain = true })!.Work.ShouldHaveSingleItem().Reversible.ShouldBeTrue();
+        var swap = OpenLookRule.Judge(Links with { NotchedEnd = true, OtherEndPlain = true })!.Work.ShouldHaveSingleItem();
+        (swap.Reversible, swap.Minutes).ShouldBe((true, 20));
         OpenLookRule.Judge(Links with { NotchedEnd = true })!.Verdict.ShouldBe(Verdict.Compromise);
     }
 

@@ -58,7 +58,9 @@ public class LugWidthRuleTests
     {
         var work = Judge(-0.6, BandMaterial.Metal, BandKind.LinkBracelet, solidEnd: true).Work.ShouldHaveSingleItem();
         work.What.ShouldContain("0.3 mm off each side");
-        work.Reversible.ShouldBeFalse();
+        (work.Reversible, work.Minutes).ShouldBe((false, 40));
+        var trimmed = Judge(-0.6, BandMaterial.Leather).Work.ShouldHaveSingleItem();
+        (trimmed.What, trimmed.Reversible, trimmed.Minutes).ShouldBe(("Trim 0.3 mm off each edge at the lugs", false, 15));
     }
 
     [Fact]

@@ -40,7 +40,7 @@ public class WatchRulesTests
     {
         var judged = BarGapRule.Judge(Drilled, Leather with { EndThickness = Length.Nearest(end) }, Usual)!;
         judged.Verdict.ShouldBe(verdict);
-        judged.Work.ShouldAllBe(w => w.Reversible);
+        judged.Work.ShouldAllBe(w => w.Reversible && w.Minutes == 5);
     }
 
     [Theory]
@@ -83,7 +83,9 @@ public class WatchRulesTests
         var narrow = BarBoreRule.Judge(Drilled, Leather with { TubeBore = Mm(1.2m) }, Bars, Usual)!;
         narrow.Verdict.ShouldBe(Verdict.Work);
         narrow.Work.ShouldHaveSingleItem().Reversible.ShouldBeTrue("leather is pierced");
+        narrow.Work[0].Minutes.ShouldBe(10);
         var metal = BarBoreRule.Judge(Drilled, Bracelet with { TubeBore = Mm(1.2m) }, Bars, Usual)!.Work.ShouldHaveSingleItem();
+        metal.Minutes.ShouldBe(30, "a bore is opened by hand");
         metal.What.ShouldBe("Open the bore to 1.4 mm");
         metal.Reversible.ShouldBeFalse();
         BarBoreRule.Judge(Drilled with { LugHole = Mm(0.8m) }, Leather, Bars, Usual)!.Verdict.ShouldBe(Verdict.No);
@@ -102,7 +104,7 @@ public class WatchRulesTests
         var slot = Drilled with { Attachment = Attachment.ScrewSlot, SlotHeight = Mm(2) };
         var judged = SlotRule.Judge(slot, Leather with { Material = material, EndThickness = Length.Nearest(end) }, Usual)!;
         judged.Verdict.ShouldBe(verdict);
-        judged.Work.ShouldAllBe(w => !w.Reversible);
+        judged.Work.ShouldAllBe(w => !w.Reversible && w.Minutes == 15);
         SlotRule.Judge(Drilled, Leather, Usual).ShouldBeNull();
     }
 

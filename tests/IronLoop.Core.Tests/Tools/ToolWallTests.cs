@@ -29,6 +29,8 @@ public class ToolWallTests
         pick.Says.ShouldBe("no punch on the wall fits for the 0.5 mm pin; the nearest is punch 0.5");
         pick.Wanted!.Says.ShouldBe("punch 0.45");
         new ToolWall([]).Any(ToolKind.Pliers, "needle-nose").Says.ShouldBe("no needle-nose hangs on the wall");
+        var wanting = new ToolWall([]).Any(ToolKind.Tweezers);
+        (wanting.Says, wanting.Wanted!.Name).ShouldBe(("no tweezers hangs on the wall", "tweezers"), "of a kind that needs no other name, by its own");
         ToolWall.Usual.Fork(Mm(0.5m)).Wanted.ShouldNotBeNull();
     }
 
