@@ -46,6 +46,8 @@ await Task.WhenAll(lanes.Select(lane => Task.Run(() =>
 {
     for (int i; (i = Interlocked.Increment(ref next)) < sample.Count;)
     {
+        if (i > 0 && i % 50 == 0)
+            Console.WriteLine($"{i} tried, {clock.Elapsed.TotalMinutes:0} minutes.");
         caught[i] = Caught(lane, i, out _);
         if (!caught[i])
             Console.WriteLine($"lives: {sample[i].File}:{sample[i].Line} [{sample[i].Kind}] {OneLine(sample[i].Was)}  ->  {OneLine(sample[i].Instead)}");

@@ -56,5 +56,5 @@ public class TriedOnTests
                     tried.Plan.Twelve.ShouldBe(now.Twelve);
                 tried.Plan.LooseLinks(Own.Spares).ShouldAllBe(l => l.Count >= 0);
             },
-            iter: 1_000);
+            iter: Often.Asked(1_000));
 }

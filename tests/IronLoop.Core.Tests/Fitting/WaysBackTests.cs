@@ -59,7 +59,7 @@ public class WaysBackTests
                 }
                 FirstTimeChance.Of(need, lengths, wear).ShouldBe(hit / all, 0.02);
             },
-            iter: 300);
+            iter: Often.Asked(300));
 
     [Fact]
     public void More_positions_never_make_the_first_time_less_likely() =>

@@ -33,7 +33,7 @@ public class LeftBandTests
             // The next visit begins with the loop that left: nothing moved, it is as long as it was.
             var now = Arrangement.AsItIs(left.Links, left.Clasp);
             (now.Sum(Side.Twelve), now.Sum(Side.Six), now.Position).ShouldBe((plan.Sum(Side.Twelve), plan.Sum(Side.Six), plan.Position));
-        }, iter: 300);
+        }, iter: Often.Asked(300));
 
     [Fact]
     public void A_link_that_was_lost_is_not_in_the_next_visits_bag()

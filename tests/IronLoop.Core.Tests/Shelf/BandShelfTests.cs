@@ -38,7 +38,7 @@ public class BandShelfTests
             foreach (var one in found)
                 one.Verdict.ShouldBe(MatchBand.Judge(figures, bands[one.Id], house: House).Verdict, bands[one.Id].ToString());
             found.Select(f => f.Verdict).ShouldBeInOrder();
-        }, iter: 200);
+        }, iter: Often.Asked(200));
 
     [Fact]
     public void A_shelf_with_a_few_bands_changed_answers_like_one_made_anew() =>
@@ -57,7 +57,7 @@ public class BandShelfTests
             answer.Best.ShouldBe(expected.Best);
             answer.NearestMisses.ShouldBe(expected.NearestMisses);
             caughtUp.Count.ShouldBe(expected.Best.Count);
-        }, iter: 300);
+        }, iter: Often.Asked(300));
 
     [Fact]
     public void A_reach_is_packed_for_the_file_and_comes_back_the_same() =>
@@ -71,7 +71,7 @@ public class BandShelfTests
             ShelfReach.MadeOf(band with { Closes = band.Closes with { Position = band.Closes.Positions - 1 }, Facts = band.Facts with { Finish = "polished" } })
                 .ShouldBe(ShelfReach.MadeOf(band));
             ShelfReach.MadeOf(band with { Closes = band.Closes with { Six = band.Closes.Six + new Length(1) } }).ShouldNotBe(ShelfReach.MadeOf(band));
-        }, iter: 100);
+        }, iter: Often.Asked(100));
 
     [Fact]
     public void A_packed_reach_that_is_cut_off_is_refused() =>
