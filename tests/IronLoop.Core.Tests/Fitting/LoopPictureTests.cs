@@ -37,6 +37,22 @@ public partial class LoopPictureTests
     }
 
     [Fact]
+    public void The_lugs_reach_from_tip_to_tip_and_hang_about_the_bars()
+    {
+        var lugs = Paint(77).Shapes.Where(s => s.Role == PaintRole.Head).Take(2).Select(s => Ends(s.Path)).ToList();
+        (lugs[1].Max(p => p.X) - lugs[0].Min(p => p.X)).ShouldBe(50, 0.02m);
+        var bar = -(decimal)Wrist.HalfDepth - 3;
+        foreach (var lug in lugs)
+        {
+            lug[0].Y.ShouldBeLessThan(bar, "from the case’s shoulder, above the bar");
+            lug[^1].Y.ShouldBeGreaterThan(bar, "back in under it");
+            Math.Abs(lug[0].X).ShouldBe(20, 0.02m, "at the case, which stands within the bars");
+        }
+        var without = Paint(77, l => l with { LugToLug = null }).Shapes.First(s => s.Role == PaintRole.Head);
+        Ends(without.Path).Min(p => p.X).ShouldBe(-24, 0.02m, "not gauged: a little beyond the bars");
+    }
+
+    [Fact]
     public void Neighbouring_pieces_are_parted_by_a_hair()
     {
         var edges = Paint(77).Shapes.Where(s => s.Role == PaintRole.Edge).Select(s => Ends(s.Path)).ToList();

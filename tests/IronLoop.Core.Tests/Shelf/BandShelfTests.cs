@@ -85,8 +85,9 @@ public class BandShelfTests
         var all = shelf.Find(Known, House, new ShelfFilter(), 0, 60);
         var pages = Enumerable.Range(0, 6).SelectMany(p => shelf.Find(Known, House, new ShelfFilter(), p * 10, 10).Best);
         pages.ShouldBe(all.Best);
-        var brown = shelf.Find(Known, House, new ShelfFilter(Colour: "Brown", MostCents: 30), 0, 60);
-        brown.Best.ShouldAllBe(f => f.Id <= 30 && f.Id % 3 == 1);
+        var brown = shelf.Find(Known, House, new ShelfFilter(Colour: "Brown", MostCents: 31), 0, 60);
+        brown.Best.ShouldAllBe(f => f.Id <= 31 && f.Id % 3 == 1);
+        brown.Best.Max(f => f.Id).ShouldBe(31, "for the price itself");
         brown.Counts.Values.Sum().ShouldBe(brown.Best.Count);
     }
 

@@ -32,6 +32,14 @@ public class ClaspBenchTests
         cure.Judgement.Rules[^1].Says.ShouldContain("with the present clasp 20.9 mm");
     }
 
+    [Theory]
+    [InlineData(133, 6.5)]
+    [InlineData(139.5, 0)]
+    [InlineData(165.5, 0)]
+    [InlineData(172, 6.5)]
+    public void A_strap_lacks_a_hole_of_reserve_where_none_is_left_one_way(double wanted, double lacks) =>
+        ClaspOnBand.Effect(Tests.Bench.BenchJobs.Strap(), new FitTarget(Length.Nearest(wanted), Mm(2), Mm(1.5m)), null)!.Shortfall.ShouldBe(Length.Nearest(lacks));
+
     [Fact]
     public void The_same_clasp_again_cures_nothing_and_one_too_wide_is_no_cure()
     {

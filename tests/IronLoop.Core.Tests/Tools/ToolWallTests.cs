@@ -34,6 +34,21 @@ public class ToolWallTests
         ToolWall.Usual.Fork(Mm(0.5m)).Wanted.ShouldNotBeNull();
     }
 
+    [Fact]
+    public void A_house_begins_with_the_usual_sizes_and_with_spares_of_what_breaks()
+    {
+        decimal?[] Across(ToolKind kind) => [.. ToolWall.Usual.Tools.Where(t => t.Kind == kind).Select(t => t.Across?.Millimetres)];
+        decimal?[] Wide(ToolKind kind) => [.. ToolWall.Usual.Tools.Where(t => t.Kind == kind).Select(t => t.Width?.Millimetres)];
+        int[] Spares(ToolKind kind) => [.. ToolWall.Usual.Tools.Where(t => t.Kind == kind).Select(t => t.Spares)];
+        Across(ToolKind.Punch).ShouldBe([0.5m, 0.6m, 0.7m, 0.8m, 0.9m, 1.0m, 1.2m, 1.5m]);
+        Spares(ToolKind.Punch).ShouldBe([3, 3, 3, 3, 3, 1, 1, 1], "a thin punch breaks");
+        Across(ToolKind.Blade).ShouldBe([0.14m, 0.16m, 0.2m, 0.25m, 0.3m, 0.35m, 0.4m, 0.5m]);
+        Wide(ToolKind.Blade).ShouldBe([0.6m, 0.8m, 1.0m, 1.2m, 1.4m, 1.6m, 2.0m, 2.5m]);
+        Spares(ToolKind.Blade).ShouldAllBe(s => s == 1);
+        Across(ToolKind.Fork).ShouldBe([0.6m, 0.8m, 1.1m, 1.5m]);
+        Wide(ToolKind.Fork).ShouldBe([0.9m, 1.1m, 1.3m, 1.6m]);
+    }
+
     [Theory]
     [InlineData(0.3, 1.5, "blade 0.3 × 1.4 for the 0.3 mm slot, 1.5 mm long")]
     [InlineData(0.3, 1.0, "blade 0.2 × 1 for the 0.3 mm slot, 1 mm long")]
