@@ -15,7 +15,6 @@ export type Fastener = NonNullable<Schemas['OwnBraceletFields']['fastener']>
 export type GaugedFigure = Schemas['GaugedFigure']
 export type GaugeLine = Schemas['GaugeLineWire']
 export type GaugeSheet = Schemas['GaugeSheetWire']
-export type OwnBracelet = Schemas['OwnBraceletWire']
 export type SheetLink = Schemas['SheetLinkWire']
 export type Season = Schemas['Season']
 export type SurplusBy = Schemas['SurplusBy']

@@ -6,7 +6,6 @@ import type { components, paths } from './schema'
 
 type Schemas = components['schemas']
 export type Visit = Schemas['VisitWire']
-export type LogFigures = Schemas['LogFiguresWire']
 export type Client = Schemas['ClientLifeWire']
 export type LongWork = Schemas['LongWorkWire']
 export type LabelPrinter = Schemas['LabelPrinter']

@@ -14,7 +14,6 @@ export type PullThroughWay = Schemas['PullThroughWay']
 export type BandKind = Schemas['BandKind']
 export type Catalogue = Schemas['CatalogueWire']
 export type Limit = Schemas['LimitWire']
-export type SpringBar = Schemas['SpringBarWire']
 export type SpringBarSheet = Schemas['SpringBarSheet']
 
 /** What the list is narrowed to. */

@@ -8,8 +8,6 @@ type Schemas = components['schemas']
 export type OddLink = Schemas['OddLink']
 export type PullThroughWay = Schemas['PullThroughWay']
 export type School = Schemas['SchoolWire']
-export type StockLink = Schemas['StockLinkWire']
-export type StrapLength = Schemas['StrapLengthWire']
 export type Worn = Schemas['WornWire']
 
 /** What is tried at Size beside the plan itself. */
