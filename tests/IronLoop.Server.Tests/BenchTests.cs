@@ -325,8 +325,26 @@ public sealed class BenchTests : IDisposable
         await Forward(job);
         var sheet = await _shop.Get($"/api/jobs/{job}/hand-over");
         Text(sheet, "done").ShouldContain("Closed in the third hole from the tight end. Tried on: rather snug.");
+        sheet["advice"]![0]!.GetValue<string>().ShouldBe("It leaves in the third hole from the tight end.", "hot days are reckoned from where it was found to be worn, not from the tape");
+        Text(sheet["packed"]![0], "says").ShouldEndWith("on its band, wrapped", Case.Sensitive, "a strap scratches nothing");
         await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = sheet["bag"]!, by = "TB" });
         (await _shop.Get("/api/log?words=third%20hole"))["visits"]!.AsArray().ShouldNotBeEmpty();
+    }
+
+    [Fact]
+    public async Task A_mesh_said_to_be_on_the_watch_comes_off_once_a_strap_is_chosen_instead()
+    {
+        var job = await JobId("Dorrit Vale");
+        async Task Choose(string article) =>
+            await _shop.Put($"/api/jobs/{job}/match", new { bandId = (await _shop.Get("/api/bands")).AsArray().Single(b => Text(b, "article") == article)!["id"]! });
+        await Choose("SK-M18");
+        await _shop.Put($"/api/jobs/{job}/bench/came", new { on = "mesh", held = "looseBars", isWanted = true });
+        await Choose("SK-L18");
+        await _shop.Put($"/api/jobs/{job}/clasp/keep", null);
+        await _shop.Post($"/api/jobs/{job}/size/agree", null);
+        var bench = await Bench(job);
+        (Text(bench["came"], "on"), bench["came"]!["isWanted"]!.GetValue<bool>()).ShouldBe(("mesh", false));
+        bench["steps"]!.AsArray().Count(s => Text(s, "row") == "oldBandOff").ShouldBe(2, "the mesh, side by side");
     }
 
     [Fact]

@@ -2,6 +2,7 @@ using System.Text.Json.Nodes;
 using IronLoop.Core.Matching;
 using IronLoop.Replay;
 using IronLoop.Storage;
+using Microsoft.Data.Sqlite;
 
 namespace IronLoop.Server.Tests;
 
@@ -85,6 +86,25 @@ public sealed class ComeOverTests : IDisposable
     }
 
     private static List<string> Left(JsonNode bench) => [.. bench["steps"]!.AsArray().Where(s => !s!["done"]!.GetValue<bool>()).Select(s => s!["row"]!.GetValue<string>()).Distinct()];
+
+    [Fact]
+    public void What_was_said_to_be_on_a_watch_was_said_of_the_band_its_job_was_about_then()
+    {
+        ShopsBefore.Unpack(25, Path.Combine(_folder, "iron-loop.db"));
+        using (var file = new SqliteConnection($"Data Source={Path.Combine(_folder, "iron-loop.db")}"))
+        {
+            file.Open();
+            using var said = file.CreateCommand();
+            said.CommandText = "INSERT OR REPLACE INTO job_came (job_id, on_watch, held, is_wanted) SELECT id, 'Bracelet', 'LooseBars', 1 FROM job WHERE closed_at IS NULL";
+            said.ExecuteNonQuery();
+        }
+        using var shop = new Shop(folder: _folder);
+        using var work = shop.File.Look();
+        var open = JobReader.Each(work, Storage.Jobs.Open(work, [], null)).ToList();
+        open.ShouldContain(j => j.Stock == null);
+        open.ShouldAllBe(j => j.Account.Came!.BandId == j.Job.BandId);
+        open.ShouldAllBe(j => j.Came.IsWanted == (j.Stock == null || j.Stock.Band.Links != null), "what is no bracelet is not what is on the watch");
+    }
 
     [Fact]
     public void How_a_band_closes_and_what_was_consented_to_come_over_as_codes()

@@ -55,6 +55,19 @@ public sealed record AsItCame(OnTheWatch On, HeldBy Held, bool IsWanted)
     /// <summary>The hole, notch or position it stood in, 0 the tightest; null where nobody said.</summary>
     public int? Position { get; init; }
 
+    /// <summary>The band the job was about when this was said; null where none was chosen then.</summary>
+    public long? BandId { get; init; }
+
+    /// <summary>
+    /// What was said, with the band the job is about now: once another is chosen than the one it was said of, or one that cannot be what is
+    /// on the watch, what is on it comes off. What is the client's own may be entered anew and is what was there.
+    /// </summary>
+    /// <param name="bandId">The band the job is about; null while none is chosen.</param>
+    /// <param name="wanted">The same, as it is built.</param>
+    /// <param name="isOwn">Whether that one is the client's own.</param>
+    public AsItCame With(long? bandId, Band? wanted, bool isOwn) =>
+        wanted is null ? this : this with { IsWanted = IsWanted && KindOf(wanted) == On && (isOwn || BandId is null || BandId == bandId) };
+
     /// <summary>
     /// What is on it, before anybody says: links or a clasp are worked on the band that is there; a strap is changed for another
     /// where one is; a former visit's band is on it still. Once another band is chosen, what is on the watch is not the one wanted.

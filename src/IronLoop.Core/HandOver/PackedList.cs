@@ -12,11 +12,12 @@ public static class PackedList
 {
     /// <summary>The lines, in the order they are packed.</summary>
     /// <param name="watch">The watch, in words.</param>
+    /// <param name="isMetal">Whether its band is of metal, which scratches what it lies on.</param>
     /// <param name="bag">What is in the owner's bag.</param>
     /// <param name="cameWith">What came with the watch and goes back with it.</param>
-    public static IReadOnlyList<PackedLine> Of(string watch, IReadOnlyList<BagLine> bag, IReadOnlyList<BagLine> cameWith) =>
+    public static IReadOnlyList<PackedLine> Of(string watch, bool isMetal, IReadOnlyList<BagLine> bag, IReadOnlyList<BagLine> cameWith) =>
     [
-        new("watch", $"{watch}, on its band, wrapped so that metal does not lie on metal"),
+        new("watch", $"{watch}, on its band, wrapped{(isMetal ? " so that metal does not lie on metal" : "")}"),
         .. bag.Count == 0 ? (PackedLine[])[] : [new("bag", $"the bag, labelled: {BagWords.Said(bag)}")],
         .. cameWith.Select(l => new PackedLine($"came-{l.Key}", $"{l.Count} {l.What}, as it came")),
         new("card", "the owner’s card"),

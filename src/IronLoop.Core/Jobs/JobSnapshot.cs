@@ -85,6 +85,13 @@ public sealed class JobSnapshot
     /// <summary>The length wanted with the band chosen, or with a usual bracelet while none is.</summary>
     public FitTarget? Target => Figures.Target(PivotHeight);
 
+    /// <summary>
+    /// The length it is worn in on a usual day: that of the hole or notch it was found to be closed in, which says more than the tape;
+    /// else what is wanted.
+    /// </summary>
+    public FitTarget? WornOnUsualDays => (Target, Holed, Account.Tried) is ({ } target, { } holed, { Outcome: TryOnOutcome.Felt, Position: { } found })
+        ? target with { Length = holed.LengthIn(found) } : Target;
+
     /// <summary>How high the pivots of the band lie, or a usual bracelet's while none is chosen.</summary>
     public Length PivotHeight => Band?.PivotHeight ?? UsualPivotHeight;
 
@@ -153,7 +160,8 @@ public sealed class JobSnapshot
     }
 
     /// <summary>How the watch came: as somebody said, else as is usual for what is asked.</summary>
-    public AsItCame Came => (Account.Came ?? AsItCame.Usual(Job.Request, Stock?.Band, Stock?.OwnerClientId is not null, Account.BandBefore)) with
+    public AsItCame Came => (Account.Came?.With(Stock?.Id, Stock?.Band, Stock?.OwnerClientId is not null)
+        ?? AsItCame.Usual(Job.Request, Stock?.Band, Stock?.OwnerClientId is not null, Account.BandBefore)) with
     {
         MissingBars = Account.MissingBars,
     };

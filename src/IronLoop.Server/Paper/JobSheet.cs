@@ -57,7 +57,7 @@ internal static class JobSheet
         if (file.Stock is { } stock)
             sheet.Part("Band", $"{stock.Name}, {stock.Article}; closes with {file.OtherClasp?.Part.Name ?? stock.Band.ClaspName}.");
         if (loop.PlannersSay is { } plan)
-            sheet.Part("Plan", $"{plan} {loop.FinalFigures}");
+            sheet.Part("Plan", $"{plan} {(loop.IsPlanned ? "" : "As it stands: ")}{loop.FinalFigures}");
         if (loop.Drawing is { } drawing)
             sheet.Picture(new PaintedPicture(drawing), Sheet.Left, wide, 78);
         if (loop.LayOut is { } layOut)

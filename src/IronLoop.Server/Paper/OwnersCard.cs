@@ -30,7 +30,7 @@ internal static class OwnersCard
         sheet.Part("What was done", done.Done);
         if (loop.Rulers is { } rulers)
         {
-            sheet.Part("How it sits", $"There is {rulers.Ease.Text} of room around the wrist. The clasp sits {Centre(rulers.OffCentre.Mm)}. "
+            sheet.Part("How it sits", $"{Room(rulers.Ease.Mm)} The clasp sits {Centre(rulers.OffCentre.Mm)}. "
                 + $"It can be closed {rulers.Tighter.Text} tighter and {rulers.Looser.Text} looser without touching a link.");
         }
         foreach (var (advice, i) in done.Advice.Select((a, i) => (a, i)))
@@ -52,6 +52,15 @@ internal static class OwnersCard
         if (done.Price is { } cents)
             sheet.Part("Price", JobSheet.Money(cents));
         return sheet.Finish();
+    }
+
+    private static string Room(decimal mm)
+    {
+        var room = Math.Round(Math.Abs(mm), 1, MidpointRounding.AwayFromZero);
+        var said = string.Create(CultureInfo.InvariantCulture, $"{room:0.0} mm");
+        return room == 0 ? "It lies on the wrist without room."
+            : mm > 0 ? $"There is {said} of room around the wrist."
+            : $"It lies close: {said} shorter than the wrist as measured.";
     }
 
     private static string Centre(decimal mm)

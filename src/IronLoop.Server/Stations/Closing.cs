@@ -32,7 +32,7 @@ internal static class Closing
 
     /// <summary>What goes into the parcel.</summary>
     public static IReadOnlyList<PackedLine> Packed(ShopWork work, JobSnapshot file, IReadOnlyList<BagLine> bag) =>
-        PackedList.Of(file.Job.WatchName, bag, [.. TakeIns.CameWithOf(work, file.Job.Id).Where(c => c.Value > 0 && c.Key != CameWith.LooseLinks)
+        PackedList.Of(file.Job.WatchName, file.Band?.Facts.Material == BandMaterial.Metal, bag, [.. TakeIns.CameWithOf(work, file.Job.Id).Where(c => c.Value > 0 && c.Key != CameWith.LooseLinks)
             .Select(c => new BagLine(Said(c.Key, c.Value), c.Value) { Key = c.Key.ToString() })]);
 
     /// <summary>Books the band out that goes with the watch.</summary>

@@ -69,7 +69,7 @@ internal sealed record LoopSheet(
     /// <summary>What hot and cold days ask of the band as it stands; null while it is not sized.</summary>
     public static HotAndCold? DaysFor(JobSnapshot file)
     {
-        if (file.Target is not { } target || file.Band is not { } band || file.Arrangement() is not { } arrangement)
+        if (file.WornOnUsualDays is not { } target || file.Band is not { } band || file.Arrangement() is not { } arrangement)
             return null;
         var (habits, limits) = (file.Figures.Habits, file.House.Limits);
         IReadOnlyList<Length> lengths;

@@ -276,7 +276,7 @@ public static class ShopArchive
         {
             var (whole, small) = (Convert.FromBase64String(picture), Convert.FromBase64String(thumbnail));
             if ((checks.WhyNotPhoto(whole) ?? checks.WhyNotPhoto(small)) is { } why)
-                throw new ArchiveException($"Photo {id} cannot be taken: {why}");
+                throw new ArchiveException($"Photo {id} cannot be taken: {why}.");
             photos.Put(id, whole, small);
         }
         catch (FormatException broken)

@@ -106,11 +106,11 @@ public static class CameAs
     /// <summary>That of a job; null when nobody said, so that what is usual goes.</summary>
     public static AsItCame? Of(ShopWork work, long jobId) =>
         work.Query("SELECT * FROM job_came WHERE job_id = $job",
-            row => new AsItCame(row.Choice<OnTheWatch>("on_watch"), row.Choice<HeldBy>("held"), row.Yes("is_wanted")) { Position = row.Maybe("position", Columns.Count) },
+            row => new AsItCame(row.Choice<OnTheWatch>("on_watch"), row.Choice<HeldBy>("held"), row.Yes("is_wanted")) { Position = row.Maybe("position", Columns.Count), BandId = row.Maybe("band_id", Columns.Number) },
             ("$job", jobId)).SingleOrDefault();
 
     /// <summary>Stores what was said.</summary>
     public static void Set(ShopWork work, long jobId, AsItCame came) =>
-        work.Execute("INSERT OR REPLACE INTO job_came (job_id, on_watch, held, is_wanted, position) VALUES ($job, $on, $held, $wanted, $position)",
-            ("$job", jobId), ("$on", came.On), ("$held", came.Held), ("$wanted", came.IsWanted), ("$position", came.Position));
+        work.Execute("INSERT OR REPLACE INTO job_came (job_id, on_watch, held, is_wanted, position, band_id) VALUES ($job, $on, $held, $wanted, $position, $band)",
+            ("$job", jobId), ("$on", came.On), ("$held", came.Held), ("$wanted", came.IsWanted), ("$position", came.Position), ("$band", came.BandId));
 }

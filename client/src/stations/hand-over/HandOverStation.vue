@@ -38,6 +38,12 @@ watch(
   { immediate: true },
 )
 const refusal = computed(() => wholeOf(handOver.error.value))
+const unsettled = computed(() => bench.data.value?.notes.filter((n) => n.open) ?? [])
+// What was refused for want of an answer is no longer said once it is given.
+watch(
+  () => unsettled.value.length,
+  () => handOver.reset(),
+)
 
 function close() {
   handOver.mutate({
@@ -82,11 +88,10 @@ function close() {
     <template v-else-if="part === 'back'">
       <NotesPart
         :job-id="job.id"
-        :notes="bench.data.value?.notes.filter((n) => n.open) ?? []"
+        :notes="unsettled"
         :open="job.may.note.ok"
         title="Not settled yet"
       />
-      <p v-for="e in saidOf(handOver.error.value, '$.notes')" :key="e" class="refused">{{ e }}</p>
       <form @submit.prevent="close">
         <h2>The owner’s bag</h2>
         <p v-if="sheet.bag.length === 0">Nothing came out; the bag stays empty.</p>
@@ -125,7 +130,6 @@ function close() {
               <input v-model="packed[line.key]" type="checkbox" :name="`packed ${line.key}`" />
               {{ line.says }}
             </label>
-            <p v-for="e in saidOf(handOver.error.value, '$.packed')" :key="e" class="refused">{{ e }}</p>
           </fieldset>
           <div class="columns">
             <v-text-field

@@ -95,7 +95,7 @@ internal static partial class BenchEndpoints
         if (came.On == OnTheWatch.Nothing && came.IsWanted)
             refusals.Add("$.isWanted", "isWanted is true; nothing is on the watch.");
         refusals.ThrowIfAny();
-        CameAs.Set(work, id, new AsItCame(came.On, came.Held, came.IsWanted) { Position = file.Account.Came?.Position });
+        CameAs.Set(work, id, new AsItCame(came.On, came.Held, came.IsWanted) { Position = file.Account.Came?.Position, BandId = file.Stock?.Id });
         // How the old band is held is found at the bench too.
         BenchChange.Again(work, id);
         return Kept(work, id);
