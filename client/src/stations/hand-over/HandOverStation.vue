@@ -86,12 +86,7 @@ function close() {
     </template>
 
     <template v-else-if="part === 'back'">
-      <NotesPart
-        :job-id="job.id"
-        :notes="unsettled"
-        :open="job.may.note.ok"
-        title="Not settled yet"
-      />
+      <NotesPart :job-id="job.id" :notes="unsettled" :open="job.may.note.ok" title="Not settled yet" />
       <form @submit.prevent="close">
         <h2>The owner’s bag</h2>
         <p v-if="sheet.bag.length === 0">Nothing came out; the bag stays empty.</p>
