@@ -31,7 +31,7 @@ internal static class OwnersCard
         if (loop.Rulers is { } rulers)
         {
             sheet.Part("How it sits", $"{Room(rulers.Ease.Mm)} The clasp sits {Centre(rulers.OffCentre.Mm)}. "
-                + $"It can be closed {rulers.Tighter.Text} tighter and {rulers.Looser.Text} looser without touching a link.");
+                + $"It can be closed {rulers.Tighter.Text} tighter and {rulers.Looser.Text} looser{(file.Band?.Links is null ? "" : " without touching a link")}.");
         }
         foreach (var (advice, i) in done.Advice.Select((a, i) => (a, i)))
         {

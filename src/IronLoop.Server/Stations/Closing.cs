@@ -77,10 +77,10 @@ internal static class Closing
     private static string Said(CameWith what, int count) => what switch
     {
         CameWith.Box => count == 1 ? "box" : "boxes",
-        CameWith.Papers => "papers",
+        CameWith.Papers => count == 1 ? "set of papers" : "sets of papers",
         CameWith.OldBand => count == 1 ? "old band" : "old bands",
-        CameWith.SpareBars => "spare bars or pins",
-        CameWith.ClaspParts => "parts of a clasp",
-        _ => "loose links",
+        CameWith.SpareBars => count == 1 ? "spare bar or pin" : "spare bars or pins",
+        CameWith.ClaspParts => count == 1 ? "part of a clasp" : "parts of a clasp",
+        _ => count == 1 ? "loose link" : "loose links",
     };
 }
