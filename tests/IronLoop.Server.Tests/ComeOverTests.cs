@@ -100,7 +100,7 @@ public sealed class ComeOverTests : IDisposable
         }
         using var shop = new Shop(folder: _folder);
         using var work = shop.File.Look();
-        var open = JobReader.Each(work, Storage.Jobs.Open(work, [], null)).ToList();
+        var open = JobReader.Each(work, Storage.Jobs.Open(work)).ToList();
         open.ShouldContain(j => j.Stock == null);
         open.ShouldAllBe(j => j.Account.Came!.BandId == j.Job.BandId);
         open.ShouldAllBe(j => j.Came.IsWanted == (j.Stock == null || j.Stock.Band.Links != null), "what is no bracelet is not what is on the watch");

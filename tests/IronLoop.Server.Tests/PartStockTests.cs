@@ -65,7 +65,7 @@ public sealed class PartStockTests : IDisposable
         var at = DateTimeOffset.UnixEpoch;
         var pin = Parts.Set(work, new Part("P", "Pin") { Pin = new FrictionPin(Length.FromMillimetres(1), Length.FromMillimetres(18)) });
         Parts.Change(work, pin, 3, "count", at, "MK");
-        var jobs = Storage.Jobs.Open(work, [], null).OrderBy(j => j.Promised).ThenBy(j => j.Id).Take(3).Select(j => j.Id).ToList();
+        var jobs = Storage.Jobs.Open(work).OrderBy(j => j.Promised).ThenBy(j => j.Id).Take(3).Select(j => j.Id).ToList();
         var random = new Random(3);
         // Any order of taking, leaving and delivering keeps the books straight.
         for (var round = 0; round < 300; round++)

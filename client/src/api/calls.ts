@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient, type QueryKey } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { place } from './answers'
+import { hangAnew } from './tags'
 
 /** What is the house's own: no work on a job changes it. */
 const ofTheHouse = new Set<unknown>([
@@ -14,6 +15,8 @@ const ofTheHouse = new Set<unknown>([
   'keys',
   'backups',
   'claspKey',
+  // Its tags are hung anew one by one.
+  'rack',
 ])
 
 /** Which questions have another answer once a job was changed: its own, and the lists that tell of jobs and of stock. */
@@ -31,8 +34,10 @@ export function useCalls(jobId: MaybeRefOrGetter<number>) {
   const id = computed(() => toValue(jobId))
 
   /** Asks anew for what a change touches; what it answered is there already. */
-  const askAnew = (answered?: string) =>
-    queries.invalidateQueries({ predicate: touchedBy(id.value, answered) })
+  const askAnew = (answered?: string) => {
+    void hangAnew(queries, [id.value])
+    return queries.invalidateQueries({ predicate: touchedBy(id.value, answered) })
+  }
 
   return {
     id,

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { useWebSocket } from '@vueuse/core'
 import { computed } from 'vue'
 import { screenName } from './http'
+import { hangAnew } from './tags'
 
 /** What the server closes the line with when the session it was opened in is over. */
 const sessionIsOver = 1008
@@ -11,6 +12,8 @@ interface Change {
   version: number | null
   by: string | null
   screen: string | null
+  /** All jobs it touched; null when they are not named. */
+  jobs: number[] | null
 }
 
 /** Listens to what other screens change, and asks anew for what it touches. */
@@ -19,11 +22,15 @@ export function useLive() {
   let before = false
 
   function heard(change: Change) {
-    if (change.screen === screenName) return
+    const isOurs = change.screen === screenName
+    // A screen hangs the tag of what it changed itself anew; what else that touched it is told like the others.
+    void hangAnew(queries, isOurs ? (change.jobs?.filter((j) => j !== change.jobId) ?? null) : change.jobs)
+    if (isOurs) return
     // What belongs to another job is left alone.
     void queries.invalidateQueries({
       predicate: ({ queryKey }) =>
-        change.jobId === null || typeof queryKey[1] !== 'number' || queryKey[1] === change.jobId,
+        queryKey[0] !== 'rack' &&
+        (change.jobId === null || typeof queryKey[1] !== 'number' || queryKey[1] === change.jobId),
     })
   }
 

@@ -117,14 +117,23 @@ public static class JobActs
         _ => throw new ArgumentOutOfRangeException(nameof(act), act, "Not an act."),
     };
 
+    /// <summary>Whether a step is the last that is left.</summary>
+    public static bool IsLast(this JobSnapshot job, BenchStep step) => job.Bench.Left is [var only] && only.Key == step.Key;
+
     /// <summary>Whether a change may stay: where bench work is begun, it must not make another job of it.</summary>
-    /// <param name="job">The job with the change.</param>
     /// <param name="before">The job as it was.</param>
-    public static Permission MayStay(this JobSnapshot job, JobSnapshot before) => Permission.Unless(
-        (before.Bench.IsBegun || before.Bench.IsOpened) && before.Figures.Attachment != job.Figures.Attachment
-            ? "Bench work has begun, and the account of its parts hangs on how the watch takes its band. Take the steps back first." : null,
-        before.Bench is { IsOpened: true, Trouble: null } && job.Bench.Trouble is not null
-            ? "Something of this watch lies open to be gauged, and this would make another job of it; take those steps back first." : null);
+    /// <param name="change">Tells the job with the change; it is asked only where bench work is begun.</param>
+    public static Permission MayStay(this JobSnapshot before, Func<JobSnapshot> change)
+    {
+        if (!before.Bench.IsBegun && !before.Bench.IsOpened)
+            return Permission.Granted;
+        var job = change();
+        return Permission.Unless(
+            before.Figures.Attachment != job.Figures.Attachment
+                ? "Bench work has begun, and the account of its parts hangs on how the watch takes its band. Take the steps back first." : null,
+            before.Bench is { IsOpened: true, Trouble: null } && job.Bench.Trouble is not null
+                ? "Something of this watch lies open to be gauged, and this would make another job of it; take those steps back first." : null);
+    }
 
     /// <summary>Whether what happened to a part may stay: the work has to go on with it.</summary>
     /// <param name="job">The job, with it.</param>

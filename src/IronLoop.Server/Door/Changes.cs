@@ -9,7 +9,8 @@ namespace IronLoop.Server.Door;
 /// <param name="Version">The version the job is at since.</param>
 /// <param name="By">Initials of who changed it; null where nobody has to sign in.</param>
 /// <param name="Screen">The screen it came from, by the name that screen gave itself.</param>
-internal sealed record ChangeWire(long? JobId, long? Version, string? By, string? Screen);
+/// <param name="Jobs">All jobs that are touched by it, that one too; null when they are not to be named.</param>
+internal sealed record ChangeWire(long? JobId, long? Version, string? By, string? Screen, IReadOnlyCollection<long>? Jobs);
 
 /// <summary>Tells every open screen what was changed, so that it asks anew.</summary>
 internal sealed class Changes

@@ -44,6 +44,7 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
         var isChange = !HttpMethods.IsGet(context.Request.Method) && !HttpMethods.IsHead(context.Request.Method);
         // Whoever is not let in is told so before anything else is looked at.
         var session = endpoint.Metadata.GetMetadata<DoorItself>() is null ? LetIn(context, shop, endpoint, isChange) : SessionOf(context, shop);
+        open.By = session?.Fitter.Initials;
         if (isChange && !await antiforgery.IsRequestValidAsync(context))
             throw new RefusedException(StatusCodes.Status400BadRequest, "This page is older than your sign-in, or is none of ours; nothing was stored. Reload it.", new Dictionary<string, string[]>());
         var sheet = Versions.SheetOf(context);
@@ -80,7 +81,7 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
         if (context.Response.StatusCode >= StatusCodes.Status400BadRequest)
             return;
         metrics.Changed();
-        changes.Tell(new ChangeWire(job, hand.Version, hand.By, context.Request.Headers[Screen]));
+        changes.Tell(new ChangeWire(job, hand.Version, hand.By, context.Request.Headers[Screen], hand.Touched));
     }
 
     /// <summary>From another machine figures are worked out for those who are signed in, and for programs with a key of the shop.</summary>

@@ -44,9 +44,8 @@ internal static class KeyEndpoints
         var by = context.Features.Get<Session>()?.Fitter.Initials ?? "";
         var key = ShopKeys.Make(work, name, by, clock.GetUtcNow());
         DoorLog.Write(work, new DoorEntry(clock.GetUtcNow(), by, $"made the key “{name}”", context.DeviceOf()));
-        var made = new MadeKeyWire(key, Of(work));
         work.Commit();
-        return made;
+        return new MadeKeyWire(key, Of(work));
     }
 
     private static IReadOnlyList<KeyWire> End(long id, HttpContext context, OpenShop shop, TimeProvider clock)
@@ -55,8 +54,7 @@ internal static class KeyEndpoints
         if (!ShopKeys.End(work, id, clock.GetUtcNow()))
             throw RefusedException.NotFound($"There is no key {id} that holds.");
         DoorLog.Write(work, new DoorEntry(clock.GetUtcNow(), context.Features.Get<Session>()?.Fitter.Initials ?? "", $"ended the key “{ShopKeys.All(work).First(k => k.Id == id).Name}”", context.DeviceOf()));
-        var left = Of(work);
         work.Commit();
-        return left;
+        return Of(work);
     }
 }

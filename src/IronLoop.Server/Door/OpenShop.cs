@@ -9,15 +9,26 @@ internal sealed class OpenShop(ShopFile file)
     public Hand? Hand { get; set; }
 
     /// <summary>Initials of whoever is signed in; null where nobody has to be.</summary>
-    public string? By => Hand?.By;
+    public string? By { get; set; }
 
     /// <summary>The file itself, for what is nobody's change.</summary>
     public ShopFile File => file;
 
-    /// <summary>Begins a piece of work in the name of whoever made the call.</summary>
+    /// <summary>
+    /// Begins a piece of work in the name of whoever made the call. What is known of its job, and what can be worked out of it, is worked out
+    /// before it is one's turn to write; there it is only looked whether that still stands.
+    /// </summary>
     /// <exception cref="StaleException">What is changed was changed since it was seen.</exception>
-    public ShopWork Begin() => file.Begin(Hand);
+    public ShopWork Begin()
+    {
+        if (Hand is { JobId: { } job, Version: null })
+        {
+            using var look = Look();
+            _ = JobReader.Find(look, job)?.Bench;
+        }
+        return file.Begin(Hand);
+    }
 
     /// <summary>Looks without changing.</summary>
-    public ShopWork Look() => file.Look();
+    public ShopWork Look() => file.Look(By);
 }

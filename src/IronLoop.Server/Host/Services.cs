@@ -65,6 +65,7 @@ internal static class Services
         builder.Services.AddSingleton<CatalogueDesk>();
         builder.Services.AddSingleton<CaliperFeed>();
         builder.Services.AddSingleton<MatchShelf>();
+        builder.Services.AddSingleton<RackTags>();
         builder.Services.AddSingleton<CaliperListener>();
         builder.Services.AddSingleton<SupplierSource>();
         builder.Services.AddScoped<OrderDesk>();

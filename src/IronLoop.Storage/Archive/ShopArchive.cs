@@ -107,7 +107,7 @@ public static class ShopArchive
                 DoorKept.CarryOver(live, made);
                 made.BackupDatabase(live);
             }
-            shop.BandChanges.All();
+            shop.IsAnother();
             return content;
         }
         catch (JsonException broken)

@@ -111,15 +111,8 @@ public static class BenchWork
         work.Execute("DELETE FROM bench_step WHERE job_id = $id AND acts IS NOT NULL", ("$id", jobId));
     }
 
-    /// <summary>Minutes a step of each row takes here: the middle of the shop's own times, where it has enough of them.</summary>
-    /// <param name="work">The piece of work.</param>
-    /// <param name="least">How many times it takes.</param>
-    public static IReadOnlyDictionary<StepRow, double> Minutes(ShopWork work, int least = 5) =>
-        work.Query("SELECT row, seconds FROM bench_step WHERE seconds IS NOT NULL AND skipped IS NULL ORDER BY done_at DESC LIMIT 2000",
-                row => (Row: row.Choice<StepRow>("row"), Seconds: row.Count("seconds")))
-            .GroupBy(s => s.Row)
-            .Where(g => g.Count() >= least)
-            .ToDictionary(g => g.Key, g => Math.Round(g.Select(s => s.Seconds).Order().ElementAt(g.Count() / 2) / 60.0, 1));
+    /// <summary>Minutes a step of each row takes here: the middle of the shop's own last times, where it has enough of them.</summary>
+    public static IReadOnlyDictionary<StepRow, double> Minutes(ShopWork work) => work.Pace.Minutes(work);
 
     private static IReadOnlyList<Act> Acts(string text) => [.. JsonSerializer.Deserialize<List<ToldAct>>(text, Json)!.Select(a => a.Hear())];
 

@@ -168,6 +168,7 @@ public sealed class Backups(ShopFile shop)
             using (var anew = ShopFile.Open(folder))
             {
                 stays.In(anew);
+                ShopFile.LetGo();
                 using var made = anew.Connect();
                 using var close = made.CreateCommand();
                 // What was taken out before things were written over lies between the pages; a backup is one file.
@@ -294,7 +295,7 @@ public sealed class Backups(ShopFile shop)
         }
         shop.BringUpToDate();
         stays.In(shop);
-        shop.BandChanges.All();
+        shop.IsAnother();
     }
 
     /// <summary>

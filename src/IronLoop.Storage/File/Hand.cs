@@ -15,6 +15,9 @@ public sealed class Hand(string? by, long? jobId, DateTimeOffset at, string what
     /// <summary>Initials of whoever is signed in; null where nobody has to be.</summary>
     public string? By { get; } = by;
 
+    /// <summary>The job that is changed; null when the change is to no job.</summary>
+    public long? JobId { get; } = jobId;
+
     /// <summary>The list that is changed, by its name; null when it is none.</summary>
     public string? Sheet { get; init; }
 
@@ -24,6 +27,12 @@ public sealed class Hand(string? by, long? jobId, DateTimeOffset at, string what
     /// <summary>The version after the change; null before one was kept.</summary>
     public long? Version { get; private set; }
 
+    /// <summary>The jobs it touched, as far as it was kept; null when there were more than can be named.</summary>
+    public IReadOnlyCollection<long>? Touched { get; private set; } = [];
+
+    /// <summary>Notes which jobs a piece of work touched.</summary>
+    internal void Note(Changed changed) => Touched = changed.All || Touched is null ? null : [.. Touched.Union(changed.Jobs)];
+
     /// <summary>The name the call gave itself; null where it gave none.</summary>
     public Press? Press { get; set; }
 
@@ -31,22 +40,22 @@ public sealed class Hand(string? by, long? jobId, DateTimeOffset at, string what
     /// <exception cref="StaleException">It was changed since it was seen.</exception>
     internal void LayOn(ShopWork work)
     {
-        var stands = jobId is { } job ? Jobs.VersionOf(work, job) : Sheet is not null ? Sheets.VersionOf(work, Sheet) : null;
+        var stands = JobId is { } job ? Jobs.VersionOf(work, job) : Sheet is not null ? Sheets.VersionOf(work, Sheet) : null;
         if (stands is not null)
         {
             // A request that works in several pieces is stale by what others did, not by its own first piece.
             if ((Version ?? Seen) is { } seen && seen != stands.Version)
-                throw new StaleException(jobId is null ? $"The {Sheet!.Replace('-', ' ')} were" : $"Job {jobId} was", stands);
-            if (jobId is null)
+                throw new StaleException(JobId is null ? $"The {Sheet!.Replace('-', ' ')} were" : $"Job {JobId} was", stands);
+            if (JobId is null)
                 Sheets.Set(work, Sheet!, new SheetVersion(stands.Version + 1, By ?? "", at));
             else
-                work.Execute("UPDATE job SET version = version + 1, changed_by = $by, changed_at = $at WHERE id = $id", ("$by", By ?? ""), ("$at", at), ("$id", jobId));
+                work.Execute("UPDATE job SET version = version + 1, changed_by = $by, changed_at = $at WHERE id = $id", ("$by", By ?? ""), ("$at", at), ("$id", JobId));
             work.OnCommitted(() => Version = stands.Version + 1);
         }
         if (By is not null)
         {
             work.Execute("INSERT INTO change_entry (at, by, job_id, version, what) VALUES ($at, $by, $job, $version, $what)",
-                ("$at", at), ("$by", By), ("$job", stands is null ? null : jobId), ("$version", jobId is null ? null : stands?.Version + 1), ("$what", what));
+                ("$at", at), ("$by", By), ("$job", stands is null ? null : JobId), ("$version", JobId is null ? null : stands?.Version + 1), ("$what", what));
         }
         if (Press is not null)
             Presses.Note(work, Press, at);

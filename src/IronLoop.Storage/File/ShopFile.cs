@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Globalization;
 using DbUp;
 using Microsoft.Data.Sqlite;
@@ -14,16 +15,29 @@ public sealed class ShopFile : IDisposable
 
     private const int SqliteBusy = 5;
 
+    // As many as ask at once on a busy day.
+    private const int MostIdle = 32;
+
+    // Jobs that are worked on or looked at in one hour, with room.
+    private const int MostKnown = 400;
+
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(10);
 
-    // Who writes is served in turn: left to themselves, writers ask SQLite again and again, and one of twenty may wait for seconds.
-    private readonly SemaphoreSlim _turn = new(1, 1);
+    private readonly Turn _turn = new();
 
     private readonly string _connectionString;
+
+    // Lines that wait for the next piece of work, with what is prepared on them.
+    private readonly ConcurrentStack<Line> _idle = new();
+    private volatile bool _isClosed;
+
+    private static readonly ConcurrentDictionary<ShopFile, bool> AllOpen = new();
 
     private ShopFile(string path)
     {
         Path = path;
+        Pace = new Pace(JobChanges);
+        Known = new KeptByJob<Core.Jobs.JobSnapshot>(JobChanges, MostKnown, mindsStock: true);
         _connectionString = new SqliteConnectionStringBuilder
         {
             DataSource = path,
@@ -39,6 +53,22 @@ public sealed class ShopFile : IDisposable
     /// <summary>Which bands were changed since the shop was opened.</summary>
     public BandChanges BandChanges { get; } = new();
 
+    /// <summary>What was stored lately, for what is kept of jobs in memory.</summary>
+    public JobChanges JobChanges { get; } = new();
+
+    /// <summary>The jobs that are at work, as they are known.</summary>
+    internal KeptByJob<Core.Jobs.JobSnapshot> Known { get; }
+
+    /// <summary>How long steps take here.</summary>
+    internal Pace Pace { get; }
+
+    /// <summary>Says that another shop may stand in this file's place: what was kept of the one before is forgotten.</summary>
+    internal void IsAnother()
+    {
+        BandChanges.All();
+        JobChanges.Tell(Changed.Everything);
+    }
+
     /// <summary>Opens the file in a folder, making both when they are not there, and runs the migrations it lacks.</summary>
     /// <exception cref="InvalidOperationException">A migration failed; the file is as it was before that migration.</exception>
     /// <exception cref="NewerShopException">A newer program made the file; nothing was written to it.</exception>
@@ -46,6 +76,7 @@ public sealed class ShopFile : IDisposable
     {
         Directory.CreateDirectory(folder);
         var shop = new ShopFile(System.IO.Path.Combine(folder, FileName));
+        AllOpen[shop] = true;
         using (var connection = shop.Connect())
         {
             MustNotBeNewer(connection, shop.Path);
@@ -115,26 +146,33 @@ public sealed class ShopFile : IDisposable
 
     private ShopWork Begin(Hand? hand, bool lasting, TimeSpan patience)
     {
-        if (!_turn.Wait(patience))
+        // What can be done before it is one's turn is.
+        var line = Take(lasting, patience);
+        if (!_turn.Take(patience))
+        {
+            GiveBack(line);
             throw new SqliteException("The shop’s file is being written.", SqliteBusy);
+        }
         ShopWork? work = null;
         try
         {
-            work = new ShopWork(Connect(lasting, patience), writing: true, BandChanges.Add, () => _turn.Release()) { Hand = hand };
+            work = new ShopWork(this, line, writing: true, _turn.End) { Hand = hand };
             hand?.LayOn(work);
+            work.HandIsLaidOn();
             return work;
         }
         catch
         {
             if (work is null)
-                _turn.Release();
+                _turn.End();
             work?.Dispose();
             throw;
         }
     }
 
     /// <summary>Begins a piece of work that only reads, and sees one moment of the shop.</summary>
-    public ShopWork Look() => new(Connect(), writing: false, _ => { }, () => { });
+    /// <param name="by">Initials of whoever looks: how they work goes with what they see; null where nobody has to say.</param>
+    public ShopWork Look(string? by = null) => new(this, Take(lasting: true, Patience), writing: false) { By = by };
 
     /// <summary>Held while a backup is made or written anew, so that none is made of what is just being forgotten.</summary>
     internal Lock BackupsAtWork { get; } = new();
@@ -152,10 +190,54 @@ public sealed class ShopFile : IDisposable
     }
 
     /// <inheritdoc />
-    public void Dispose() => _turn.Dispose();
+    public void Dispose()
+    {
+        _isClosed = true;
+        CloseIdle();
+        AllOpen.TryRemove(this, out _);
+        _turn.Dispose();
+    }
+
+    /// <summary>A line nobody has, as it has to be for what is stored on it.</summary>
+    private Line Take(bool lasting, TimeSpan patience)
+    {
+        if (!_idle.TryPop(out var line))
+            return new Line(Connect(lasting, patience)) { IsLasting = lasting };
+        line.Connection.DefaultTimeout = (int)patience.TotalSeconds;
+        if (line.IsLasting != lasting)
+        {
+            using var pragma = line.Connection.CreateCommand();
+            pragma.CommandText = Synchronous(lasting);
+            pragma.ExecuteNonQuery();
+            line.IsLasting = lasting;
+        }
+        return line;
+    }
+
+    /// <summary>Gives a line back, with nothing going on on it.</summary>
+    internal void GiveBack(Line line)
+    {
+        if (_isClosed || _idle.Count >= MostIdle)
+            line.Dispose();
+        else
+            _idle.Push(line);
+    }
+
+    private static string Synchronous(bool lasting) => $"PRAGMA synchronous = {(lasting ? "FULL" : "NORMAL")};";
 
     /// <summary>Lets go of the file, so that it can be moved or another process can take it.</summary>
-    public static void LetGo() => SqliteConnection.ClearAllPools();
+    public static void LetGo()
+    {
+        foreach (var shop in AllOpen.Keys)
+            shop.CloseIdle();
+        SqliteConnection.ClearAllPools();
+    }
+
+    private void CloseIdle()
+    {
+        while (_idle.TryPop(out var line))
+            line.Dispose();
+    }
 
     internal SqliteConnection Connect(bool lasting = true, TimeSpan? patience = null)
     {
@@ -164,7 +246,7 @@ public sealed class ShopFile : IDisposable
         connection.Open();
         using var pragma = connection.CreateCommand();
         // What is taken out is written over: a client who asked to be forgotten must not be found between the pages.
-        pragma.CommandText = $"PRAGMA synchronous = {(lasting ? "FULL" : "NORMAL")}; PRAGMA secure_delete = ON;";
+        pragma.CommandText = $"{Synchronous(lasting)} PRAGMA secure_delete = ON;";
         pragma.ExecuteNonQuery();
         return connection;
     }

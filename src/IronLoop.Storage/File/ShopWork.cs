@@ -10,25 +10,25 @@ namespace IronLoop.Storage;
 /// </summary>
 public sealed class ShopWork : IDisposable
 {
-    private readonly SqliteConnection _connection;
-    private readonly SqliteTransaction _transaction;
-    private readonly Action<IReadOnlyCollection<long>> _onBandsCommitted;
+    private readonly Line _line;
+    private readonly ShopFile _shop;
+    private SqliteTransaction _transaction;
     private Action? _onEnded;
-    private readonly HashSet<long> _bandsChanged = [];
     private Action? _onCommitted;
-    private readonly Dictionary<string, SqliteCommand> _prepared = new(StringComparer.Ordinal);
+    private Changed _changed = new();
 
-    internal ShopWork(SqliteConnection connection, bool writing, Action<IReadOnlyCollection<long>> onBandsCommitted, Action onEnded)
+    internal ShopWork(ShopFile shop, Line line, bool writing, Action? onEnded = null)
     {
-        (_connection, _onBandsCommitted) = (connection, onBandsCommitted);
+        (_shop, _line, IsLooking) = (shop, line, !writing);
+        ReadFrom = shop.JobChanges.Now;
         try
         {
             // A writer takes the write lock at once, so that what it read cannot change before it writes.
-            _transaction = connection.BeginTransaction(deferred: !writing);
+            _transaction = line.Connection.BeginTransaction(deferred: !writing);
         }
         catch
         {
-            connection.Dispose();
+            line.Dispose();
             throw;
         }
         _onEnded = onEnded;
@@ -38,45 +38,85 @@ public sealed class ShopWork : IDisposable
     public Hand? Hand { get; internal init; }
 
     /// <summary>Initials of whoever is signed in and does it; null where nobody has to be.</summary>
-    public string? By => Hand?.By;
+    public string? By { get => Hand?.By ?? field; internal init; }
 
-    /// <summary>Stores everything done in this piece of work.</summary>
+    /// <summary>The moment before which all of it is read, as the shop's <see cref="JobChanges"/> tell it.</summary>
+    public long ReadFrom { get; private set; }
+
+    /// <summary>Whether nothing was written in it yet but whose hand it is: what was known before still stands.</summary>
+    internal bool IsUntouched { get; private set; } = true;
+
+    /// <summary>Whether it only reads: from its beginning, or since it was stored.</summary>
+    internal bool IsLooking { get; private set; }
+
+    /// <summary>What is kept in memory of the jobs.</summary>
+    internal KeptByJob<Core.Jobs.JobSnapshot> Known => _shop.Known;
+
+    /// <summary>How long steps take here.</summary>
+    internal Pace Pace => _shop.Pace;
+
+    /// <summary>
+    /// Stores everything done in this piece of work, and lets others write. What is asked through it from then on is how the shop stands
+    /// after it; nothing more can be written.
+    /// </summary>
     public void Commit()
     {
+        _changed.Complete(this);
         _transaction.Commit();
         _onCommitted?.Invoke();
-        if (_bandsChanged.Count > 0)
-            _onBandsCommitted(_bandsChanged);
+        if (_changed.Bands.Count > 0)
+            _shop.BandChanges.Add(_changed.Bands);
+        _shop.JobChanges.Tell(_changed);
+        Hand?.Note(_changed);
+        Interlocked.Exchange(ref _onEnded, null)?.Invoke();
+        _changed = new Changed();
+        (IsUntouched, IsLooking) = (true, true);
+        ReadFrom = _shop.JobChanges.Now;
+        _transaction.Dispose();
+        _transaction = _line.Connection.BeginTransaction(deferred: true);
     }
 
     /// <summary>Says what is to be done once this piece of work is stored.</summary>
     internal void OnCommitted(Action then) => _onCommitted = then;
 
     /// <summary>Says that a band is changed in this piece of work.</summary>
-    internal void BandChanged(long id) => _bandsChanged.Add(id);
+    internal void BandChanged(long id) => _changed.Bands.Add(id);
+
+    /// <summary>Says that all there is so far is whose hand it is.</summary>
+    internal void HandIsLaidOn() => IsUntouched = true;
 
     /// <inheritdoc />
     public void Dispose()
     {
-        foreach (var command in _prepared.Values)
-            command.Dispose();
         _transaction.Dispose();
-        _connection.Dispose();
+        _shop.GiveBack(_line);
         Interlocked.Exchange(ref _onEnded, null)?.Invoke();
     }
 
-    internal int Execute(string sql, params ReadOnlySpan<(string Name, object? Value)> values) => Prepared(sql, values).ExecuteNonQuery();
+    internal int Execute(string sql, params ReadOnlySpan<(string Name, object? Value)> values)
+    {
+        var command = Writing(sql, values);
+        var rows = command.ExecuteNonQuery();
+        _line.GiveBack(command);
+        return rows;
+    }
 
-    internal long Insert(string sql, params ReadOnlySpan<(string Name, object? Value)> values) =>
-        (long)Prepared(sql + " RETURNING id", values).ExecuteScalar()!;
+    internal long Insert(string sql, params ReadOnlySpan<(string Name, object? Value)> values)
+    {
+        var command = Writing(sql + " RETURNING id", values);
+        var id = (long)command.ExecuteScalar()!;
+        _line.GiveBack(command);
+        return id;
+    }
 
     internal List<T> Query<T>(string sql, Func<SqliteDataReader, T> map, params ReadOnlySpan<(string Name, object? Value)> values)
     {
-        using var command = Command(sql, values);
-        using var reader = command.ExecuteReader();
+        var command = Command(sql, values);
         var rows = new List<T>();
-        while (reader.Read())
-            rows.Add(map(reader));
+        using (var reader = command.ExecuteReader())
+            while (reader.Read())
+                rows.Add(map(reader));
+        _line.GiveBack(command);
         return rows;
     }
 
@@ -89,26 +129,26 @@ public sealed class ShopWork : IDisposable
             yield return map(reader);
     }
 
-    /// <summary>A statement that writes is prepared once for this piece of work: a catalogue runs the same few many thousand times.</summary>
-    private SqliteCommand Prepared(string sql, ReadOnlySpan<(string Name, object? Value)> values)
+    private SqliteCommand Writing(string sql, ReadOnlySpan<(string Name, object? Value)> values)
     {
-        if (!_prepared.TryGetValue(sql, out var command))
-        {
-            _prepared[sql] = command = Command(sql, values);
-            return command;
-        }
-        foreach (var (name, value) in values)
-            command.Parameters[name].Value = ToStored(value);
-        return command;
+        if (IsLooking)
+            throw new InvalidOperationException("This piece of work only looks; nothing can be written in it.");
+        _changed.Add(sql, values, Hand?.JobId);
+        IsUntouched = false;
+        return Command(sql, values);
     }
 
+    // A statement that fails is not given back: it may be in the middle of something.
     private SqliteCommand Command(string sql, ReadOnlySpan<(string Name, object? Value)> values)
     {
-        var command = _connection.CreateCommand();
-        command.Transaction = _transaction;
-        command.CommandText = sql;
+        var command = _line.Take(sql, _transaction);
         foreach (var (name, value) in values)
-            command.Parameters.AddWithValue(name, ToStored(value));
+        {
+            if (command.Parameters.IndexOf(name) is var at and >= 0)
+                command.Parameters[at].Value = ToStored(value);
+            else
+                command.Parameters.AddWithValue(name, ToStored(value));
+        }
         return command;
     }
 

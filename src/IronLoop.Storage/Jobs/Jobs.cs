@@ -6,6 +6,16 @@ using Microsoft.Data.Sqlite;
 
 namespace IronLoop.Storage;
 
+/// <summary>What of a job stands on its tag, as it was taken in.</summary>
+/// <param name="Id">The job.</param>
+/// <param name="Version">The version it is at.</param>
+/// <param name="Client">Who brought it.</param>
+/// <param name="Watch">The watch.</param>
+/// <param name="Promised">The day it is promised for.</param>
+/// <param name="IsReferred">Whether it lies with a watchmaker.</param>
+/// <param name="By">Who took it in, by initials.</param>
+public sealed record JobTag(long Id, long Version, string Client, string Watch, DateOnly Promised, bool IsReferred, string By);
+
 /// <summary>The shop's jobs.</summary>
 public static class Jobs
 {
@@ -40,23 +50,32 @@ public static class Jobs
         work.Query("SELECT version, changed_by, changed_at FROM job WHERE id = $id",
             row => new SheetVersion(row.Number("version"), row.Text("changed_by"), row.Maybe("changed_at", Columns.Time)), ("$id", id)).SingleOrDefault();
 
-    /// <summary>The open jobs in which every word sought is found, by the day they are promised for.</summary>
+    /// <summary>The open jobs, by the day they are promised for.</summary>
+    public static IReadOnlyList<Job> Open(ShopWork work) => work.Query($"{Select} WHERE job.closed_at IS NULL ORDER BY job.promised, job.id", Read);
+
+    /// <summary>What of the open jobs stands on their tags, by the day they are promised for.</summary>
     /// <param name="work">The piece of work.</param>
-    /// <param name="words">Words sought in client, watch and tag number; none finds all.</param>
+    /// <param name="words">Words sought in client, watch and tag number; none finds all. What stands in a tag's code means that tag alone.</param>
     /// <param name="by">Initials of the fitter who took it in, or null for all.</param>
-    public static IReadOnlyList<Job> Open(ShopWork work, IReadOnlyList<string> words, string? by) =>
-        // What stands in a tag's code means that tag alone.
+    public static IReadOnlyList<JobTag> Tags(ShopWork work, IReadOnlyList<string> words, string? by) =>
         words is [var tag, var number] && tag.Equals("tag", StringComparison.OrdinalIgnoreCase) && long.TryParse(number, out var id)
-            ? [.. ((Job?[])[Find(work, id)]).OfType<Job>().Where(j => j.ClosedAt is null && (by is null || j.TakenInBy == by))]
-            : work.Query(
+            ? Tags(work, [], by, id) : Tags(work, words, by, null);
+
+    /// <summary>What stands on one job's tag; null when it hangs on the rack no more.</summary>
+    public static JobTag? Tag(ShopWork work, long id) => Tags(work, [], null, id).SingleOrDefault();
+
+    private static List<JobTag> Tags(ShopWork work, IReadOnlyList<string> words, string? by, long? only) =>
+        work.Query(
             $"""
-            {Select}
-            WHERE job.closed_at IS NULL AND ($by IS NULL OR job.taken_in_by = $by)
+            SELECT job.id, job.version, client.name AS client_name, watch.name AS watch_name, job.promised, job.referred_at IS NOT NULL AS referred, job.taken_in_by
+            FROM job JOIN client ON client.id = job.client_id JOIN watch ON watch.id = job.watch_id
+            WHERE job.closed_at IS NULL AND ($by IS NULL OR job.taken_in_by = $by) AND ($only IS NULL OR job.id = $only)
               {string.Concat(words.Select((_, i) => $"AND (client.name || ' ' || watch.name || ' ' || job.id) LIKE $w{i} ESCAPE '\\' "))}
             ORDER BY job.promised, job.id
             """,
-            Read,
-            [("$by", by), .. words.Select((w, i) => ($"$w{i}", (object?)Log.Containing(w)))]);
+            row => new JobTag(
+                row.Number("id"), row.Number("version"), row.Text("client_name"), row.Text("watch_name"), row.Day("promised"), row.Yes("referred"), row.Text("taken_in_by")),
+            [("$by", by), ("$only", only), .. words.Select((w, i) => ($"$w{i}", (object?)Log.Containing(w)))]);
 
     /// <summary>All jobs, closed ones too, of clients in whose name every word is found.</summary>
     public static IReadOnlyList<Job> OfClient(ShopWork work, IReadOnlyList<string> words) =>

@@ -39,6 +39,10 @@ public static class Visits
 {
     private const int MostWords = 12;
 
+    // The words of the many that are closed, and of the few on the rack, which change with every step.
+    private const string Closed = "visit_words";
+    private const string Open = "visit_words_open";
+
     private const string Select =
         """
         SELECT job.id, job.client_id, client.name AS client_name, job.watch_id, watch.name AS watch_name, job.request, job.taken_in_at, job.closed_at,
@@ -62,11 +66,17 @@ public static class Visits
         if (asked.Contains(""))
             return [];
         var words = string.Join(" AND ", asked);
+        return words.Length == 0 ? Find(work, null, words, question, before, most)
+            : [.. Find(work, Open, words, question, before, most).Concat(Find(work, Closed, words, question, before, most)).OrderByDescending(v => v.JobId).Take(most)];
+    }
+
+    private static List<Visit> Find(ShopWork work, string? index, string words, LogQuestion question, long before, int most)
+    {
         // The words' index answers from the newest on, so that it can stop after a page.
-        var from = words.Length > 0 ? "FROM visit_words CROSS JOIN job ON job.id = visit_words.rowid" : "FROM job";
-        var found = words.Length > 0 ? "visit_words MATCH $words AND visit_words.rowid < $before" : "job.id < $before";
+        var from = index is null ? "FROM job" : $"FROM {index} CROSS JOIN job ON job.id = {index}.rowid";
+        var found = index is null ? "job.id < $before" : $"{index} MATCH $words AND {index}.rowid < $before";
         var values = new List<(string, object?)> { ("$before", before), ("$most", most) };
-        if (words.Length > 0)
+        if (index is not null)
             values.Add(("$words", words));
         if (question.Width is { } width)
         {
@@ -83,7 +93,7 @@ public static class Visits
             found += " AND job.taken_in_at < $to";
             values.Add(("$to", last.AddDays(1)));
         }
-        return work.Query($"{Select} {from} {Whose} WHERE {found} ORDER BY {(words.Length > 0 ? "visit_words.rowid" : "job.id")} DESC LIMIT $most", Read, [.. values]);
+        return work.Query($"{Select} {from} {Whose} WHERE {found} ORDER BY {(index is null ? "job.id" : $"{index}.rowid")} DESC LIMIT $most", Read, [.. values]);
     }
 
     /// <summary>All visits of a client, the newest first.</summary>
@@ -93,17 +103,36 @@ public static class Visits
     /// <summary>Whether the index is behind what is stored.</summary>
     public static bool IsBehind(ShopWork work) => work.Query("SELECT EXISTS (SELECT 1 FROM visit_due) AS behind", row => row.Yes("behind")).Single();
 
-    /// <summary>Brings the index up to what is stored.</summary>
+    /// <summary>Brings the index up to what is stored, in this piece of work.</summary>
     public static void CatchUp(ShopWork work)
     {
-        foreach (var job in work.Query("SELECT job_id FROM visit_due", row => row.Number("job_id")))
-            Index(work, job);
-        work.Execute("DELETE FROM visit_due");
+        foreach (var job in Due(work))
+            CatchUp(work, job);
+    }
+
+    /// <summary>Brings the index up to what is stored, job by job, so that nobody waits for all of them. Where nothing can be written it stays as it is.</summary>
+    public static void CatchUp(ShopFile shop)
+    {
+        IReadOnlyList<long> due;
+        using (var look = shop.Look())
+            due = Due(look);
+        foreach (var job in due)
+            if (!shop.TryLightly(work => CatchUp(work, job)))
+                return;
+    }
+
+    private static List<long> Due(ShopWork work) => work.Query("SELECT job_id FROM visit_due", row => row.Number("job_id"));
+
+    private static void CatchUp(ShopWork work, long job)
+    {
+        Index(work, job);
+        work.Execute("DELETE FROM visit_due WHERE job_id = $job", ("$job", job));
     }
 
     private static void Index(ShopWork work, long jobId)
     {
         Forget(work, jobId);
+        var isOpen = work.Query("SELECT closed_at IS NULL AS open FROM job WHERE id = $id", row => row.Yes("open"), ("$id", jobId)).Single();
         var width = work.Query(
             """
             SELECT COALESCE(
@@ -118,7 +147,7 @@ public static class Visits
         var told = string.Join(' ', Log.Of(work, [jobId])[jobId].Select(e => e.Words));
         work.Execute(
             $"""
-            INSERT INTO visit_words (rowid, client, watch, part, words, fitter)
+            INSERT INTO {(isOpen ? Open : Closed)} (rowid, client, watch, part, words, fitter)
             SELECT job.id, client.name, watch.name || ' ' || COALESCE(watch.family, ''),
               COALESCE(band.article || ' ' || band.name || ' ' || band.clasp_name, '') || ' ' ||
                 COALESCE((SELECT group_concat(part.article || ' ' || part.name, ' ') FROM part_taken JOIN part ON part.id = part_taken.part_id WHERE part_taken.job_id = job.id), ''),
@@ -137,9 +166,13 @@ public static class Visits
     {
         var jobs = work.Query("SELECT id FROM job ORDER BY id", row => row.Number("id"));
         // Emptied word by word it would take minutes without a sign, and could not be stopped; so the table itself is made anew.
-        var words = work.Query("SELECT sql FROM sqlite_master WHERE name = 'visit_words'", row => row.Text("sql")).Single();
-        work.Execute("DROP TABLE visit_words");
-        work.Execute(words);
+        foreach (var index in (string[])[Open, Closed])
+        {
+            var words = work.Query("SELECT sql FROM sqlite_master WHERE name = $name", row => row.Text("sql"), ("$name", index)).Single();
+            work.Execute($"DROP TABLE {index}");
+            work.Execute(words);
+            work.Execute($"INSERT INTO {index} ({index}, rank) VALUES ('secure-delete', 1)");
+        }
         work.Execute("DELETE FROM visit");
         work.Execute("DELETE FROM visit_due");
         for (var i = 0; i < jobs.Count; i++)
@@ -154,7 +187,8 @@ public static class Visits
     private static void Forget(ShopWork work, long jobId)
     {
         work.Execute("DELETE FROM visit WHERE job_id = $id", ("$id", jobId));
-        work.Execute("DELETE FROM visit_words WHERE rowid = $id", ("$id", jobId));
+        work.Execute($"DELETE FROM {Open} WHERE rowid = $id", ("$id", jobId));
+        work.Execute($"DELETE FROM {Closed} WHERE rowid = $id", ("$id", jobId));
     }
 
     /// <summary>

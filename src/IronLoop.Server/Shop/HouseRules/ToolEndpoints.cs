@@ -103,8 +103,7 @@ internal static class ToolEndpoints
 
     private static List<ToolWire> Kept(ShopWork work)
     {
-        var all = All(work);
         work.Commit();
-        return all;
+        return All(work);
     }
 }

@@ -72,7 +72,7 @@ internal static class LogEndpoints
             return look;
         look.Dispose();
         // Where nothing can be written the log is found by the index as it was.
-        _ = shop.File.TryLightly(Visits.CatchUp);
+        Visits.CatchUp(shop.File);
         return shop.Look();
     }
 }

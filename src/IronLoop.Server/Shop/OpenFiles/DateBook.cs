@@ -12,7 +12,7 @@ internal static class DateBook
     public static string Of(ShopWork work, DateOnly today)
     {
         var calendar = new Calendar { ProductId = "-//Iron Loop//Iron Loop//EN" };
-        foreach (var job in Storage.Jobs.Open(work, [], null))
+        foreach (var job in Storage.Jobs.Open(work))
             calendar.Events.Add(Day($"tag-{job.Id}-promised@iron-loop", job.Promised, $"Promised: {job.Client.Name}, {job.WatchName}", $"Tag {job.Id}", job.TakenInAt));
         foreach (var promised in HandOvers.Promised(work, today.AddYears(2)))
             calendar.Events.Add(Day($"tag-{promised.JobId}-observation@iron-loop", promised.On, $"Ask after: {promised.Client}, {promised.Watch}",

@@ -250,8 +250,7 @@ internal static class OrderEndpoints
 
     private static OrderBookWire Keep(ShopWork work, SupplierSource source)
     {
-        var book = OrderBookWire.Read(work, source);
         work.Commit();
-        return book;
+        return OrderBookWire.Read(work, source);
     }
 }

@@ -51,9 +51,8 @@ internal static class PartEndpoints
             });
         }
         Parts.Set(work, part, sheet.Place.Trim(), sheet.Minimum);
-        var all = All(work, null);
         work.Commit();
-        return all;
+        return All(work, null);
     }
 
     private static List<PartWire> Count(StockTakeWire taken, OpenShop shop, TimeProvider clock)
@@ -78,9 +77,8 @@ internal static class PartEndpoints
         refusals.ThrowIfAny("The counts cannot be taken like this.");
         foreach (var line in taken.Counted)
             PartsTaken.GiveToWaiting(work, line.PartId, clock.GetUtcNow());
-        var all = All(work, null);
         work.Commit();
-        return all;
+        return All(work, null);
     }
 
     private static List<StockEntryWire> Entries(long id, OpenShop shop)

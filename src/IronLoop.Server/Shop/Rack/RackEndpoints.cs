@@ -1,5 +1,3 @@
-using IronLoop.Core.Bench;
-using IronLoop.Core.Jobs;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Door;
 using IronLoop.Server.Stations;
@@ -18,24 +16,23 @@ internal static class RackEndpoints
             using var work = shop.Look();
             return Storage.Jobs.Fitters(work);
         }).WithName("fitters").WithTags("rack").WithSummary("The fitters who have open jobs, by initials.");
+        routes.MapGet("/api/jobs/{id:long}/tag", Tag).WithName("tag").WithTags("rack").WithSummary("One job's tag, as it hangs on the rack.")
+            .Produces<TagWire>().ProducesProblem(StatusCodes.Status404NotFound);
         routes.MapGet("/api/jobs/{id:long}", One).WithName("job").WithTags("rack").WithSummary("One job, whole.")
             .ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    private static List<TagWire> List(OpenShop shop, TimeProvider clock, string? words = null, string? by = null)
+    private static List<TagWire> List(OpenShop shop, RackTags tags, TimeProvider clock, string? words = null, string? by = null)
     {
         var sought = (words ?? "").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Take(8).ToArray();
         using var work = shop.Look();
-        var today = clock.Today();
-        var (waiting, come) = PartsTaken.OnTheRack(work);
-        return [.. JobReader.Each(work, Storage.Jobs.Open(work, sought, string.IsNullOrEmpty(by) ? null : by)).Select(file =>
-        {
-            var (job, progress) = (file.Job, file.Progress);
-            return new TagWire(
-                job.Id, job.Client.Name, job.WatchName, job.Promised, job.Promised < today, job.Promised == today,
-                progress.Next, Enum.GetValues<Station>().Count(progress.Done), job.ReferredAt is not null, job.TakenInBy,
-                waiting.Contains(job.Id), come.Contains(job.Id) && progress.StepsDone == 0, progress.TrayKept);
-        })];
+        return tags.Of(work, sought, string.IsNullOrEmpty(by) ? null : by, clock.Today());
+    }
+
+    private static TagWire Tag(long id, OpenShop shop, RackTags tags, TimeProvider clock)
+    {
+        using var work = shop.Look();
+        return tags.Of(work, id, clock.Today()) ?? throw RefusedException.NotFound($"Tag {id} does not hang on the rack.");
     }
 
     private static JobWire One(long id, OpenShop shop, TimeProvider clock, HttpResponse response)

@@ -150,11 +150,8 @@ internal static partial class BenchEndpoints
             StepNotes.Add(work, id, StepNote.StepOf(step.Says), skipped, isSettled: false, null, now, file.Job.TakenInBy);
         if (step.Row == StepRow.TryOn)
             AtTheWrist.Note(work, file, step, skipped);
-        file = TheJob.Read(work, id);
-        if (file.Progress.Done(Station.Bench))
-        {
+        if (file.IsLast(step))
             Log.Write(work, id, now, file.Job.TakenInBy, Station.Bench, LogLine.Of(LogKind.BenchDone, $"{file.Progress.Steps}"));
-        }
         return Kept(work, id);
     }
 
@@ -255,9 +252,8 @@ internal static partial class BenchEndpoints
 
     private static BenchSheet Kept(ShopWork work, long id)
     {
-        var sheet = BenchSheet.Of(work, TheJob.Read(work, id));
         work.Commit();
-        return sheet;
+        return BenchSheet.Of(work, TheJob.Read(work, id));
     }
 
     [System.Text.RegularExpressions.GeneratedRegex("^[ML0-9., ]*$", System.Text.RegularExpressions.RegexOptions.None, 200)]

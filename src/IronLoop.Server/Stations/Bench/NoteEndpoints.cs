@@ -73,8 +73,7 @@ internal static class NoteEndpoints
 
     private static BenchSheet Kept(ShopWork work, long id)
     {
-        var sheet = BenchSheet.Of(work, TheJob.Read(work, id));
         work.Commit();
-        return sheet;
+        return BenchSheet.Of(work, TheJob.Read(work, id));
     }
 }

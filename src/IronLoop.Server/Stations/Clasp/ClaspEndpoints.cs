@@ -92,9 +92,8 @@ internal static class ClaspEndpoints
             Storage.Jobs.LookAtClaspAgain(work, id);
             Plans.Drop(work, id);
         }
-        var sheet = ClaspSheetWire.Read(work, TheJob.Read(work, id));
         work.Commit();
-        return sheet;
+        return ClaspSheetWire.Read(work, TheJob.Read(work, id));
     }
 
     private static string Said(JobSnapshot file) => string.Join("; ", file.ClaspWork().Select(w => w.What));
@@ -157,9 +156,8 @@ internal static class ClaspEndpoints
         var part = await suppliers.Find(choice.Article, cancellation);
         using var work = shop.Begin();
         Parts.Set(work, part);
-        var sheet = ClaspSheetWire.Read(work, TheJob.Read(work, id));
         work.Commit();
-        return sheet;
+        return ClaspSheetWire.Read(work, TheJob.Read(work, id));
     }
 
     private static ClaspSheetWire Inspect(long id, InspectedWire inspected, OpenShop shop, TimeProvider clock)
@@ -171,9 +169,8 @@ internal static class ClaspEndpoints
         if (part.IsReused)
             PartsTaken.Leave(work, id, PartTaken.InsteadOf(part.Kind));
         Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Clasp, LogLine.Of(LogKind.OwnPartSeen, part.Name, part.Says));
-        var sheet = ClaspSheetWire.Read(work, TheJob.Read(work, id));
         work.Commit();
-        return sheet;
+        return ClaspSheetWire.Read(work, TheJob.Read(work, id));
     }
 
     private static ClaspSheetWire Forget(long id, string kind, OpenShop shop)
@@ -185,9 +182,8 @@ internal static class ClaspEndpoints
         TheJob.For(work, id, JobAct.LookAtClasp);
         OwnParts.Drop(work, id, which);
         PartsTaken.Leave(work, id, PartTaken.InsteadOf(which));
-        var sheet = ClaspSheetWire.Read(work, TheJob.Read(work, id));
         work.Commit();
-        return sheet;
+        return ClaspSheetWire.Read(work, TheJob.Read(work, id));
     }
 
     private static ClaspSheetWire TakeInstead(long id, ReplacementWire choice, OpenShop shop, TimeProvider clock)
@@ -206,15 +202,13 @@ internal static class ClaspEndpoints
         var isReserved = ClaspChoice.Take(work, file, PartTaken.InsteadOf(choice.Kind), part, own.Pieces);
         Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Clasp,
             LogLine.Of(LogKind.Instead, own.Name, $"{own.Pieces}", part.Part.Name, part.Part.Article, isReserved ? "reserved" : "to be ordered"));
-        var sheet = ClaspSheetWire.Read(work, TheJob.Read(work, id));
         work.Commit();
-        return sheet;
+        return ClaspSheetWire.Read(work, TheJob.Read(work, id));
     }
 
     private static JobWire Answer(ShopWork work, long id, TimeProvider clock)
     {
-        var job = JobWire.Of(TheJob.Read(work, id), clock.Today());
         work.Commit();
-        return job;
+        return JobWire.Of(TheJob.Read(work, id), clock.Today());
     }
 }

@@ -13,12 +13,9 @@ internal static class GaugeChange
         using var work = shop.Begin();
         var file = TheJob.For(work, id, act);
         change(work, file);
-        OwnBraceletBand.Refresh(work, id, clock);
-        var before = file;
-        file = TheJob.Read(work, id);
-        file.MayStay(before).OrRefuse();
-        var sheet = GaugeSheetWire.Read(work, file);
+        OwnBraceletBand.Refresh(work, file, act, clock);
+        file.MayStay(() => TheJob.Read(work, id)).OrRefuse();
         work.Commit();
-        return sheet;
+        return GaugeSheetWire.Read(work, TheJob.Read(work, id));
     }
 }

@@ -85,13 +85,10 @@ internal static class GaugeEndpoints
         });
         var note = Wrists.NoteOf(work, id);
         Wrists.Note(work, id, new WristNote(typed.WornAt ?? note.WornAt, typed.Season ?? note.Season));
-        OwnBraceletBand.Refresh(work, id, clock);
-        var before = file;
-        file = TheJob.Read(work, id);
-        file.MayStay(before).OrRefuse();
-        var job = JobWire.Of(file, clock.Today());
+        OwnBraceletBand.Refresh(work, file, JobAct.Gauge, clock);
+        file.MayStay(() => TheJob.Read(work, id)).OrRefuse();
         work.Commit();
-        return job;
+        return JobWire.Of(TheJob.Read(work, id), clock.Today());
     }
 
     private static GaugeSheetWire Read(long id, NewReading reading, OpenShop shop, TimeProvider clock)

@@ -10,8 +10,16 @@ namespace IronLoop.Server.Stations.Gauge;
 /// <summary>Makes the owner's own bracelet, once its sheet is whole, into the band the job is sized with.</summary>
 internal static class OwnBraceletBand
 {
-    public static void Refresh(ShopWork work, long id, TimeProvider clock)
+    /// <summary>Makes it, or makes it anew.</summary>
+    /// <param name="work">The piece of work.</param>
+    /// <param name="before">The job as it was before what was gauged now.</param>
+    /// <param name="act">What was gauged: of a bracelet that nobody entered yet, only what is entered of it counts.</param>
+    /// <param name="clock">The clock.</param>
+    public static void Refresh(ShopWork work, JobSnapshot before, JobAct act, TimeProvider clock)
     {
+        if (before.Figures.Bracelet is null && act != JobAct.GaugeBracelet)
+            return;
+        var id = before.Job.Id;
         var file = TheJob.Read(work, id);
         var sheet = file.Figures.Bracelet ?? new OwnBracelet();
         if (file.Bench.IsBegun || sheet.Band(file.Figures) is not { } band)

@@ -84,9 +84,8 @@ internal static class HandOverEndpoints
         if (!string.IsNullOrWhiteSpace(counted.Price))
             HandOvers.Price(work, id, cents);
         Closing.Close(work, file, expected, how, now);
-        var job = JobWire.Of(TheJob.Read(work, id), clock.Today());
         work.Commit();
-        return job;
+        return JobWire.Of(TheJob.Read(work, id), clock.Today());
     }
 
     /// <summary>What is handed over, checked: every count, every line packed, a day that can be kept.</summary>
@@ -145,9 +144,8 @@ internal static class HandOverEndpoints
             Storage.Jobs.KeepClasp(work, job, now);
         }
         Log.Write(work, job, now, by, Station.TakeIn, LogLine.Of(LogKind.CameBack, $"{id}", request.ToString()).Saying(Wording.Words, words));
-        var wire = JobWire.Of(TheJob.Read(work, job), today);
         work.Commit();
-        return Results.Created($"/api/jobs/{job}", wire);
+        return Results.Created($"/api/jobs/{job}", JobWire.Of(TheJob.Read(work, job), today));
     }
 
     private static List<ObservationWire> Observations(OpenShop shop, TimeProvider clock)
@@ -170,8 +168,7 @@ internal static class HandOverEndpoints
         var now = clock.GetUtcNow();
         HandOvers.Observed(work, id, now);
         Log.Write(work, id, now, by, Station.HandOver, LogLine.Of(LogKind.AskedAfter).Saying(Wording.Heard, said));
-        var sheet = HandOverSheet.Of(work, file);
         work.Commit();
-        return sheet;
+        return HandOverSheet.Of(work, TheJob.Read(work, id));
     }
 }

@@ -27,7 +27,7 @@ internal static class LookUpEndpoints
         var stock = Bands.Find(work, id) ?? throw RefusedException.NotFound($"There is no band {id}.");
         var words = (client ?? "").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Take(8).ToArray();
         var jobs = words.Length == 0
-            ? Storage.Jobs.Open(work, [], null)
+            ? Storage.Jobs.Open(work)
             : [.. Storage.Jobs.OfClient(work, words).GroupBy(j => j.WatchId).Select(g => g.MaxBy(j => j.Id)!)];
         return [.. jobs
             .Where(j => stock.OwnerClientId is null || stock.OwnerClientId == j.Client.Id)

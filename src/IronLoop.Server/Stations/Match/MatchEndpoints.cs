@@ -141,9 +141,8 @@ internal static class MatchEndpoints
         using var work = shop.Begin();
         TheJob.For(work, id, JobAct.Gauge);
         Gaugings.Wish(work, id, wishes);
-        var job = JobWire.Of(TheJob.Read(work, id), clock.Today());
         work.Commit();
-        return job;
+        return JobWire.Of(TheJob.Read(work, id), clock.Today());
     }
 
     private static JobWire Choose(long id, ChooseWire choice, OpenShop shop, TimeProvider clock)
@@ -165,11 +164,10 @@ internal static class MatchEndpoints
             if (stock.Id != file.Stock?.Id)
                 MarkedLinks.Forget(work, id);
             Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Match, LogLine.Of(LogKind.BandChosen, stock.Name, stock.Article));
-            TheJob.Read(work, id).MayStay(file).OrRefuse();
+            file.MayStay(() => TheJob.Read(work, id)).OrRefuse();
         }
-        var job = JobWire.Of(TheJob.Read(work, id), clock.Today());
         work.Commit();
-        return job;
+        return JobWire.Of(TheJob.Read(work, id), clock.Today());
     }
 
     /// <summary>Work that cannot be undone waits for the owner's written consent, recorded with what it is for.</summary>

@@ -52,9 +52,8 @@ internal static class SpringBarEndpoints
             if (Parts.Find(work, bar.Article)?.Count.WhyNotCounted(bar.InStock) is { } why)
                 throw new RefusedException(StatusCodes.Status400BadRequest, "The bar cannot be taken like this.", new Dictionary<string, string[]> { ["$.inStock"] = [why] });
             SpringBars.Set(work, bar, clock.GetUtcNow());
-            var all = All(work);
             work.Commit();
-            return all;
+            return All(work);
         }).WithName("setSpringBar").WithTags("match").WithSummary("Puts a spring bar in stock, or changes the one of that article number.").ProducesValidationProblem();
     }
 

@@ -47,9 +47,8 @@ internal static class SchoolEndpoints
         using var work = shop.Begin();
         _ = TheJob.Read(work, id);
         Schools.Set(work, new School(school.Way, school.Odd));
-        var sheet = Sheet(TheJob.Read(work, id));
         work.Commit();
-        return sheet;
+        return Sheet(TheJob.Read(work, id));
     }
 
     private static SchoolSheet Sheet(JobSnapshot file)

@@ -120,9 +120,8 @@ internal static class SizeEndpoints
         using var work = shop.Begin();
         var file = TheJob.For(work, id, JobAct.Arrange);
         Plans.Set(work, id, new JobPlan(byHand.Read(file.Band!, file.Holed), file.Target!.Value.Length, null));
-        var sheet = LoopSheet.Of(TheJob.Read(work, id));
         work.Commit();
-        return sheet;
+        return LoopSheet.Of(TheJob.Read(work, id));
     }
 
     private static LoopSheet BackToPlan(long id, OpenShop shop)
@@ -130,9 +129,8 @@ internal static class SizeEndpoints
         using var work = shop.Begin();
         TheJob.For(work, id, JobAct.Arrange);
         Plans.Drop(work, id);
-        var sheet = LoopSheet.Of(TheJob.Read(work, id));
         work.Commit();
-        return sheet;
+        return LoopSheet.Of(TheJob.Read(work, id));
     }
 
     private static JobWire Agree(long id, OpenShop shop, TimeProvider clock)
@@ -159,8 +157,7 @@ internal static class SizeEndpoints
         }
         Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Size,
             LogLine.Of(LogKind.PlanAgreed, WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures));
-        var job = JobWire.Of(file, clock.Today());
         work.Commit();
-        return job;
+        return JobWire.Of(file, clock.Today());
     }
 }

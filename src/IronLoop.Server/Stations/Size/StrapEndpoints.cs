@@ -108,8 +108,7 @@ internal static class StrapEndpoints
             Storage.Jobs.WearAs(work, id, chosen.Way);
             Plans.Drop(work, id);
         }
-        var sheet = LoopSheet.Of(TheJob.Read(work, id));
         work.Commit();
-        return sheet;
+        return LoopSheet.Of(TheJob.Read(work, id));
     }
 }

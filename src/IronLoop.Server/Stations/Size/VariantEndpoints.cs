@@ -38,9 +38,8 @@ internal static class VariantEndpoints
         }
         file = TheJob.For(work, id, JobAct.Arrange);
         Plans.Set(work, id, new JobPlan(to.Lies.Read(file.Band!, file.Holed), file.Target!.Value.Length, null));
-        var sheet = LoopSheet.Of(TheJob.Read(work, id));
         work.Commit();
-        return sheet;
+        return LoopSheet.Of(TheJob.Read(work, id));
     }
 
     private static void PutClasp(ShopWork work, JobSnapshot file, long? part, DateTimeOffset at)

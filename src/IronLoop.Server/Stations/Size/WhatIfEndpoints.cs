@@ -96,8 +96,7 @@ internal static class WhatIfEndpoints
 
     private static LoopSheet Kept(ShopWork work, long id)
     {
-        var sheet = LoopSheet.Of(TheJob.Read(work, id));
         work.Commit();
-        return sheet;
+        return LoopSheet.Of(TheJob.Read(work, id));
     }
 }

@@ -67,9 +67,8 @@ internal static class TakeInEndpoints
         var id = Storage.Jobs.Add(work, client, watch, taken.Request, taken.Words!, taken.Promised, taken.Cents, now, taken.By);
         Storage.Jobs.Wears(work, id, taken.Wearer);
         Log.Write(work, id, now, taken.By, Station.TakeIn, LogLine.Of(LogKind.TakenIn, taken.Request.ToString()).Saying(Wording.Words, taken.Words!));
-        var job = JobWire.Of(TheJob.Read(work, id), clock.Today());
         work.Commit();
-        return Results.Created($"/api/jobs/{id}", job);
+        return Results.Created($"/api/jobs/{id}", JobWire.Of(TheJob.Read(work, id), clock.Today()));
     }
 
     private static JobWire Correct(long id, TakeInWire heard, OpenShop shop, TimeProvider clock)
@@ -87,8 +86,7 @@ internal static class TakeInEndpoints
             // Somebody came after all, or left: the try-on goes into what is left of the work, or out of it.
             BenchChange.Again(work, id);
         }
-        var job = JobWire.Of(TheJob.Read(work, id), clock.Today());
         work.Commit();
-        return job;
+        return JobWire.Of(TheJob.Read(work, id), clock.Today());
     }
 }

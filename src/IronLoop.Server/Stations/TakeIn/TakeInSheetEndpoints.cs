@@ -173,9 +173,8 @@ internal static class TakeInSheetEndpoints
         using var work = shop.Begin();
         TheJob.For(work, id, JobAct.PutRight);
         change(work);
-        var sheet = TakeInSheet.Read(work, TheJob.Read(work, id).Job);
         work.Commit();
-        return sheet;
+        return TakeInSheet.Read(work, TheJob.Read(work, id).Job);
     }
 }
 

@@ -1,0 +1,68 @@
+namespace IronLoop.Storage;
+
+/// <summary>
+/// Who writes is served in turn, the first to come first, and whoever waits sleeps: left to themselves writers ask SQLite again and again, and
+/// a ready-made lock spins, which on a small machine takes the processor from the one who has the turn.
+/// </summary>
+internal sealed class Turn : IDisposable
+{
+    private readonly Lock _lock = new();
+    private readonly Queue<Waiting> _waiting = [];
+    private bool _isTaken;
+
+    /// <summary>Waits for one's turn.</summary>
+    /// <returns>Whether it came in time; then it is to be ended.</returns>
+    public bool Take(TimeSpan patience)
+    {
+        Waiting mine;
+        lock (_lock)
+        {
+            if (!_isTaken)
+                return _isTaken = true;
+            _waiting.Enqueue(mine = new Waiting());
+        }
+        using (mine.Called)
+        {
+            if (mine.Called.Wait(patience))
+                return true;
+            lock (_lock)
+            {
+                // Called in the last moment all the same.
+                if (mine.Called.IsSet)
+                    return true;
+                mine.HasLeft = true;
+                return false;
+            }
+        }
+    }
+
+    /// <summary>Ends one's turn; the next who waits has it.</summary>
+    public void End()
+    {
+        lock (_lock)
+        {
+            while (_waiting.TryDequeue(out var next))
+            {
+                if (next.HasLeft)
+                    continue;
+                next.Called.Set();
+                return;
+            }
+            _isTaken = false;
+        }
+    }
+
+    /// <inheritdoc />
+    public void Dispose()
+    {
+        lock (_lock)
+            _waiting.Clear();
+    }
+
+    private sealed class Waiting
+    {
+        public ManualResetEventSlim Called { get; } = new(false, spinCount: 0);
+
+        public bool HasLeft { get; set; }
+    }
+}

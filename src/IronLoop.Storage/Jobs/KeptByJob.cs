@@ -1,0 +1,87 @@
+namespace IronLoop.Storage;
+
+/// <summary>Which job something was worked out of, and what else it hangs on.</summary>
+/// <param name="Job">The job.</param>
+/// <param name="Version">The version it was at.</param>
+/// <param name="Watch">Its watch: what was read of it on one visit holds for the next.</param>
+/// <param name="Client">Its client.</param>
+/// <param name="Band">Its band; null while none is chosen.</param>
+/// <param name="HasBandBefore">Whether the band of a former visit plays a part.</param>
+public readonly record struct KeptOf(long Job, long Version, long Watch, long Client, long? Band, bool HasBandBefore);
+
+/// <summary>
+/// What was worked out of jobs, kept in memory by the version each was at. It is dropped when anything is stored that it hangs on; and what was
+/// read before that is not taken in after it.
+/// </summary>
+/// <typeparam name="T">What is kept; it does not change.</typeparam>
+/// <param name="changes">What is stored in the shop.</param>
+/// <param name="most">How many are kept, 1 or more; beyond that the oldest goes.</param>
+/// <param name="mindsStock">Whether it hangs on what lies in stock.</param>
+public sealed class KeptByJob<T>(JobChanges changes, int most, bool mindsStock)
+    where T : class
+{
+    private readonly Lock _lock = new();
+    private readonly Dictionary<(long Job, string For), (KeptOf Of, T Value)> _kept = [];
+    private readonly Queue<(long Job, string For)> _order = [];
+    private long _caughtUp;
+
+    /// <summary>What is kept of a job; null when nothing is, or it is of another version.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="whose">Whose eyes it is for; empty where that does not matter.</param>
+    /// <param name="version">The version the job is at.</param>
+    public T? Find(long job, string whose, long version)
+    {
+        lock (_lock)
+        {
+            CatchUp();
+            return _kept.TryGetValue((job, whose), out var kept) && kept.Of.Version == version ? kept.Value : null;
+        }
+    }
+
+    /// <summary>Keeps it, unless what it hangs on was changed since.</summary>
+    /// <param name="of">What it was worked out of.</param>
+    /// <param name="whose">Whose eyes it is for.</param>
+    /// <param name="value">What is kept.</param>
+    /// <param name="readAt">The moment before which it was read, as <see cref="JobChanges.Now"/> told it.</param>
+    public void Keep(KeptOf of, string whose, T value, long readAt)
+    {
+        lock (_lock)
+        {
+            CatchUp();
+            if (changes.Since(readAt) is not { } since || since.Any(c => c.Touches(of, mindsStock)))
+                return;
+            if (_kept.TryAdd((of.Job, whose), (of, value)))
+                _order.Enqueue((of.Job, whose));
+            else
+                _kept[(of.Job, whose)] = (of, value);
+            while (_kept.Count > most && _order.TryDequeue(out var oldest))
+                _kept.Remove(oldest);
+        }
+    }
+
+    private void CatchUp()
+    {
+        var now = changes.Now;
+        if (now == _caughtUp)
+            return;
+        if (changes.Since(_caughtUp) is not { } since)
+        {
+            _kept.Clear();
+            _order.Clear();
+        }
+        else
+        {
+            foreach (var (key, kept) in _kept)
+                if (since.Any(c => c.Touches(kept.Of, mindsStock)))
+                    _kept.Remove(key);
+            // What was dropped and kept anew stands in the order once more.
+            if (_order.Count > 2 * most)
+            {
+                _order.Clear();
+                foreach (var key in _kept.Keys)
+                    _order.Enqueue(key);
+            }
+        }
+        _caughtUp = now;
+    }
+}
