@@ -107,6 +107,19 @@ public sealed class ComeOverTests : IDisposable
     }
 
     [Fact]
+    public async Task Jobs_on_the_rack_are_found_in_the_log_by_their_words_and_stay_so_when_they_are_handed_over()
+    {
+        ShopsBefore.Unpack(25, Path.Combine(_folder, "iron-loop.db"));
+        using var shop = new Shop(folder: _folder);
+        async Task<int> Found() => (await shop.Get("/api/log?words=torvic")).AsObject()["visits"]!.AsArray().Count;
+        (await Found()).ShouldBe(1);
+        var job = (await shop.Get("/api/jobs")).AsArray().Single(j => j!["client"]!.GetValue<string>() == "Hale Torvic")!["id"]!.GetValue<long>();
+        var sheet = await shop.Get($"/api/jobs/{job}/hand-over");
+        await shop.Post($"/api/jobs/{job}/hand-over", new { counted = sheet["bag"]!, by = "TB" });
+        (await Found()).ShouldBe(1, "once, among the closed ones");
+    }
+
+    [Fact]
     public void How_a_band_closes_and_what_was_consented_to_come_over_as_codes()
     {
         ShopsBefore.Unpack(22, Path.Combine(_folder, "iron-loop.db"));

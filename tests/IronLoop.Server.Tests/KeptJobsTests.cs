@@ -50,6 +50,27 @@ public sealed class KeptJobsTests : IDisposable
         (await _shop.Get($"/api/jobs/{waits}/tag"))["partsIn"]!.GetValue<bool>().ShouldBeTrue();
     }
 
+    [Theory]
+    [InlineData("Bettan Oakes", "step")]
+    [InlineData("Sunniva Marl", "reading")]
+    [InlineData("Sunniva Marl", "keep")]
+    [InlineData("Sunniva Marl", "mark")]
+    public async Task What_is_done_to_a_job_at_the_bench_or_the_counter_touches_no_other(string client, string what)
+    {
+        var job = (await _shop.Get("/api/jobs")).AsArray().Single(j => j!["client"]!.GetValue<string>() == client)!["id"]!.GetValue<long>();
+        var before = _shop.File.JobChanges.Now;
+        var answer = what switch
+        {
+            "step" => await Tick(job),
+            "reading" => await _shop.Client.PostAsJsonAsync($"/api/jobs/{job}/gauge/readings", new { figure = "lugWidth", typed = "20" }),
+            "keep" => await _shop.Client.PutAsJsonAsync<object?>($"/api/jobs/{job}/clasp/keep", null),
+            _ => await _shop.Client.PostAsJsonAsync($"/api/jobs/{job}/take-in/marks", new { place = "crown", kind = "scratch", note = "" }),
+        };
+        answer.IsSuccessStatusCode.ShouldBeTrue(await answer.Content.ReadAsStringAsync());
+        var changed = _shop.File.JobChanges.Since(before)!.ShouldHaveSingleItem();
+        (changed.All, changed.Stock, string.Join(',', changed.Jobs)).ShouldBe((false, false, $"{job}"));
+    }
+
     [Fact]
     public async Task A_tag_of_a_job_that_is_handed_over_hangs_no_more()
     {

@@ -157,7 +157,7 @@ public static class Bands
     /// <returns>Whether there was one to book out.</returns>
     public static bool BookOut(ShopWork work, long id)
     {
-        work.BandChanged(id);
+        work.BandCounted(id);
         return work.Execute("UPDATE band SET in_stock = in_stock - 1 WHERE id = $id AND owner_client_id IS NULL AND in_stock > 0", ("$id", id)) == 1;
     }
 

@@ -18,7 +18,7 @@ internal sealed partial class Changed
 
     private static readonly FrozenSet<string> OfStock = FrozenSet.Create(StringComparer.Ordinal, "part", "stock_entry", "order_line", "supply_order");
 
-    // Which value of a statement is the number of its job; empty where none is.
+    // Which value of a statement is the number of its job, client or watch; empty where none is.
     private static readonly ConcurrentDictionary<string, (string Table, string Job)> Read = new(StringComparer.Ordinal);
 
     /// <summary>The jobs that were changed.</summary>
@@ -42,8 +42,11 @@ internal sealed partial class Changed
     /// <summary>Whether more may have changed than can be named.</summary>
     public bool All { get; private set; }
 
+    /// <summary>Says that there are more or fewer of something in stock.</summary>
+    public void StockChanged() => Stock = true;
+
     /// <summary>Whether nothing was.</summary>
-    public bool IsNothing => !All && !Stock && Jobs.Count == 0 && Bands.Count == 0;
+    public bool IsNothing => !All && !Stock && Jobs.Count == 0 && Bands.Count == 0 && _clients.Count == 0 && _watches.Count == 0;
 
     /// <summary>That everything may be another.</summary>
     public static Changed Everything => new() { All = true };
@@ -83,19 +86,16 @@ internal sealed partial class Changed
             Stock = true;
             return;
         }
-        if (job.Length > 0)
-        {
-            foreach (var (name, value) in values)
-                if (name == job && value is long id)
-                {
-                    Jobs.Add(id);
-                    return;
-                }
-        }
+        foreach (var (name, value) in values)
+            if (name == job && value is long id)
+            {
+                (table switch { "client" => _clients, "watch" => _watches, _ => Jobs }).Add(id);
+                return;
+            }
         // What is new is part of nothing that is known already.
         if (IsNew(table, sql))
             return;
-        // A client, a watch or what was said, put right from one of its jobs.
+        // A watch that is gauged, or what was said, from one of its jobs.
         if (table is "client" or "watch" or "wording" && ofJob is { } one)
             Jobs.Add(one);
         else
@@ -107,17 +107,18 @@ internal sealed partial class Changed
     private static (string Table, string Job) Look(string sql)
     {
         var table = Written().Match(sql) is { Success: true } written ? written.Groups["table"].Value : "";
-        var job = table == "job" ? JobItself().Match(sql) : sql.TrimStart().StartsWith("INSERT", StringComparison.Ordinal) ? PutIn().Match(sql) : OfAJob().Match(sql);
+        var job = table is "job" or "client" or "watch" ? Itself().Match(sql) : sql.TrimStart().StartsWith("INSERT", StringComparison.Ordinal) ? PutIn().Match(sql) : OfAJob().Match(sql);
         return (table, job.Success ? job.Groups["job"].Value : "");
     }
 
     [GeneratedRegex(@"^\s*(?:INSERT(?: OR \w+)? INTO|UPDATE(?: OR \w+)?|DELETE FROM)\s+(?<table>\w+)", RegexOptions.None, Patience)]
     private static partial Regex Written();
 
-    // The last one: what is read for it stands before.
-    [GeneratedRegex(@"WHERE id = (?<job>\$\w+)", RegexOptions.RightToLeft, Patience)]
-    private static partial Regex JobItself();
+    // At its end: what is read for it stands before, and a watch may be found by its job.
+    [GeneratedRegex(@"WHERE id = (?<job>\$\w+)\s*$", RegexOptions.None, Patience)]
+    private static partial Regex Itself();
 
+    // The last one: what is read for it stands before.
     [GeneratedRegex(@"\bjob_id = (?<job>\$\w+)", RegexOptions.RightToLeft, Patience)]
     private static partial Regex OfAJob();
 

@@ -174,6 +174,9 @@ public sealed class ShopFile : IDisposable
     /// <param name="by">Initials of whoever looks: how they work goes with what they see; null where nobody has to say.</param>
     public ShopWork Look(string? by = null) => new(this, Take(lasting: true, Patience), writing: false) { By = by };
 
+    /// <summary>Held while the log's index is brought up to what is stored.</summary>
+    internal Lock IndexAtWork { get; } = new();
+
     /// <summary>Held while a backup is made or written anew, so that none is made of what is just being forgotten.</summary>
     internal Lock BackupsAtWork { get; } = new();
 

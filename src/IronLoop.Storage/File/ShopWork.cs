@@ -15,6 +15,7 @@ public sealed class ShopWork : IDisposable
     private SqliteTransaction _transaction;
     private Action? _onEnded;
     private Action? _onCommitted;
+    private readonly HashSet<long> _bandsOnTheShelf = [];
     private Changed _changed = new();
 
     internal ShopWork(ShopFile shop, Line line, bool writing, Action? onEnded = null)
@@ -64,8 +65,8 @@ public sealed class ShopWork : IDisposable
         _changed.Complete(this);
         _transaction.Commit();
         _onCommitted?.Invoke();
-        if (_changed.Bands.Count > 0)
-            _shop.BandChanges.Add(_changed.Bands);
+        if (_bandsOnTheShelf.Count > 0)
+            _shop.BandChanges.Add(_bandsOnTheShelf);
         _shop.JobChanges.Tell(_changed);
         Hand?.Note(_changed);
         Interlocked.Exchange(ref _onEnded, null)?.Invoke();
@@ -80,7 +81,18 @@ public sealed class ShopWork : IDisposable
     internal void OnCommitted(Action then) => _onCommitted = then;
 
     /// <summary>Says that a band is changed in this piece of work.</summary>
-    internal void BandChanged(long id) => _changed.Bands.Add(id);
+    internal void BandChanged(long id)
+    {
+        _changed.Bands.Add(id);
+        _bandsOnTheShelf.Add(id);
+    }
+
+    /// <summary>Says that there are more or fewer of a band, which is as it was otherwise.</summary>
+    internal void BandCounted(long id)
+    {
+        _changed.StockChanged();
+        _bandsOnTheShelf.Add(id);
+    }
 
     /// <summary>Says that all there is so far is whose hand it is.</summary>
     internal void HandIsLaidOn() => IsUntouched = true;

@@ -43,6 +43,9 @@ public static class Visits
     private const string Closed = "visit_words";
     private const string Open = "visit_words_open";
 
+    // Jobs that are brought up to date in one turn.
+    private const int AtOnce = 8;
+
     private const string Select =
         """
         SELECT job.id, job.client_id, client.name AS client_name, job.watch_id, watch.name AS watch_name, job.request, job.taken_in_at, job.closed_at,
@@ -110,14 +113,20 @@ public static class Visits
             CatchUp(work, job);
     }
 
-    /// <summary>Brings the index up to what is stored, job by job, so that nobody waits for all of them. Where nothing can be written it stays as it is.</summary>
+    /// <summary>Brings the index up to what is stored, a few jobs at a time, so that nobody waits for all of them. Where nothing can be written it stays as it is.</summary>
     public static void CatchUp(ShopFile shop)
     {
+        // Who asks meanwhile waits for this one, instead of doing the same beside it.
+        using var _ = shop.IndexAtWork.EnterScope();
         IReadOnlyList<long> due;
         using (var look = shop.Look())
             due = Due(look);
-        foreach (var job in due)
-            if (!shop.TryLightly(work => CatchUp(work, job)))
+        foreach (var few in due.Chunk(AtOnce))
+            if (!shop.TryLightly(work =>
+            {
+                foreach (var job in few)
+                    CatchUp(work, job);
+            }))
                 return;
     }
 

@@ -20,38 +20,37 @@ internal sealed class RackTags(ShopFile shop)
 
     private readonly KeptByJob<HowFar> _kept = new(shop.JobChanges, Most, mindsStock: false);
 
+    // Held while tags are worked out: who asks for the same meanwhile finds them done.
+    private readonly Lock _atWork = new();
+
     /// <summary>The tags of the open jobs in which every word is found.</summary>
-    public List<TagWire> Of(ShopWork work, IReadOnlyList<string> words, string? by, DateOnly today)
-    {
-        var (waiting, come) = PartsTaken.OnTheRack(work);
-        return [.. Storage.Jobs.Tags(work, words, by).Select(tag => Wire(work, tag, waiting, come, today))];
-    }
+    public List<TagWire> Of(ShopWork work, IReadOnlyList<string> words, string? by, DateOnly today) => Wires(work, Storage.Jobs.Tags(work, words, by), today);
 
     /// <summary>One job's tag; null when it hangs on the rack no more.</summary>
-    public TagWire? Of(ShopWork work, long id, DateOnly today)
+    public TagWire? Of(ShopWork work, long id, DateOnly today) =>
+        Storage.Jobs.Tag(work, id) is { } tag ? Wires(work, [tag], today).Single() : null;
+
+    private List<TagWire> Wires(ShopWork work, IReadOnlyList<JobTag> tags, DateOnly today)
     {
-        if (Storage.Jobs.Tag(work, id) is not { } tag)
-            return null;
+        var far = tags.ToDictionary(t => t.Id, Kept);
+        if (far.ContainsValue(null))
+        {
+            using var _ = _atWork.EnterScope();
+            var missing = tags.Where(t => (far[t.Id] ??= Kept(t)) is null).Select(t => t.Id);
+            foreach (var job in JobReader.Each(work, missing.Select(id => Storage.Jobs.Find(work, id)!).ToList()))
+                _kept.Keep(JobReader.KeptOf(job), "", far[job.Job.Id] = HowFarIs(job.Progress), work.ReadFrom);
+        }
         var (waiting, come) = PartsTaken.OnTheRack(work);
-        return Wire(work, tag, waiting, come, today);
+        return
+        [
+            .. tags.Select(t => new TagWire(
+                t.Id, t.Client, t.Watch, t.Promised, t.Promised < today, t.Promised == today, far[t.Id]!.Next, far[t.Id]!.StationsDone, t.IsReferred, t.By,
+                waiting.Contains(t.Id), come.Contains(t.Id) && far[t.Id]!.IsUntouched, far[t.Id]!.TrayKept)),
+        ];
     }
 
-    private TagWire Wire(ShopWork work, JobTag tag, IReadOnlySet<long> waiting, IReadOnlySet<long> come, DateOnly today)
-    {
-        var far = HowFarIs(work, tag);
-        return new TagWire(
-            tag.Id, tag.Client, tag.Watch, tag.Promised, tag.Promised < today, tag.Promised == today, far.Next, far.StationsDone, tag.IsReferred, tag.By,
-            waiting.Contains(tag.Id), come.Contains(tag.Id) && far.IsUntouched, far.TrayKept);
-    }
+    private HowFar? Kept(JobTag tag) => _kept.Find(tag.Id, "", tag.Version);
 
-    private HowFar HowFarIs(ShopWork work, JobTag tag)
-    {
-        if (_kept.Find(tag.Id, "", tag.Version) is { } kept)
-            return kept;
-        var job = JobReader.Find(work, tag.Id)!;
-        var progress = job.Progress;
-        var far = new HowFar(progress.Next, Enum.GetValues<Station>().Count(progress.Done), progress.StepsDone == 0, progress.TrayKept);
-        _kept.Keep(JobReader.KeptOf(job), "", far, work.ReadFrom);
-        return far;
-    }
+    private static HowFar HowFarIs(Progress progress) =>
+        new(progress.Next, Enum.GetValues<Station>().Count(progress.Done), progress.StepsDone == 0, progress.TrayKept);
 }
