@@ -47,7 +47,7 @@ public sealed class KeptJobsTests : IDisposable
         (await _shop.Get($"/api/jobs/{waits}"))["awaited"]!.ToJsonString().ShouldContain("CL-E18");
         await _shop.Post("/api/parts/stock-take", new { by = "mk", reason = "came by the boat", counted = new[] { new { partId = clasp, counted = 1 } } });
         (await _shop.Get($"/api/jobs/{waits}"))["awaited"]!.AsArray().ShouldBeEmpty();
-        (await _shop.Get($"/api/jobs/{waits}/tag"))["partsIn"]!.GetValue<bool>().ShouldBeTrue();
+        (await _shop.Get($"/api/tags?of={waits}"))[0]!["partsIn"]!.GetValue<bool>().ShouldBeTrue();
     }
 
     [Theory]
@@ -75,10 +75,10 @@ public sealed class KeptJobsTests : IDisposable
     public async Task A_tag_of_a_job_that_is_handed_over_hangs_no_more()
     {
         var job = (await _shop.Get("/api/jobs")).AsArray().Single(j => j!["client"]!.GetValue<string>() == "Hale Torvic")!["id"]!.GetValue<long>();
-        (await _shop.Get($"/api/jobs/{job}/tag"))["next"]!.GetValue<string>().ShouldBe("handOver");
+        (await _shop.Get($"/api/tags?of={job}"))[0]!["next"]!.GetValue<string>().ShouldBe("handOver");
         var sheet = await _shop.Get($"/api/jobs/{job}/hand-over");
         await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = sheet["bag"]!, by = "TB" });
-        (await _shop.Client.GetAsync($"/api/jobs/{job}/tag")).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound);
+        (await _shop.Get($"/api/tags?of={job}&of=5")).AsArray().Select(t => t!["id"]!.GetValue<long>()).ShouldBe([5]);
     }
 
     private async Task<string> Told(IEnumerable<long> jobs)

@@ -8,7 +8,7 @@ public sealed class TurnTests
     [Fact]
     public void Whoever_waits_longer_than_their_patience_goes_without_and_the_turn_goes_on()
     {
-        using var turn = new Turn();
+        var turn = new Turn();
         turn.Take(TimeSpan.Zero).ShouldBeTrue();
         turn.Take(TimeSpan.FromMilliseconds(1)).ShouldBeFalse();
         turn.End();
@@ -19,7 +19,7 @@ public sealed class TurnTests
     [Fact]
     public async Task Two_never_have_it_at_once()
     {
-        using var turn = new Turn();
+        var turn = new Turn();
         var (counted, inside) = (0, 0);
         await Task.WhenAll(Enumerable.Range(0, 8).Select(_ => Task.Run(() =>
         {

@@ -56,15 +56,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{id}/tag": {
+    "/api/tags": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** One job's tag, as it hangs on the rack. */
-        get: operations["tag"];
+        /** The tags of some jobs; one that hangs on the rack no more is left out. */
+        get: operations["tags"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4679,13 +4679,13 @@ export interface operations {
             };
         };
     };
-    tag: {
+    tags: {
         parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
+            query: {
+                of: number[];
             };
+            header?: never;
+            path?: never;
             cookie?: never;
         };
         requestBody?: never;
@@ -4696,16 +4696,16 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TagWire"];
+                    "application/json": components["schemas"]["TagWire"][];
                 };
             };
-            /** @description Not Found */
-            404: {
+            /** @description Bad Request */
+            400: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };

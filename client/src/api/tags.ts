@@ -17,21 +17,20 @@ export async function hangAnew(queries: QueryClient, jobs: readonly number[] | n
   if (jobs === null || jobs.length > few) return whole()
   // What is asked for now may have been answered before the change.
   if (queries.isFetching({ queryKey: ['rack'] }) > 0) await queries.cancelQueries({ queryKey: ['rack'] })
-  const now = await Promise.all(jobs.map(tagOf))
-  if (now.includes(undefined)) return whole()
+  const now = await tagsOf(jobs)
+  if (!now) return whole()
   for (const [key] of racks) {
     const hangs = queries.getQueryData<Tag[]>(key)
-    const anew = hangs && rehung(hangs, jobs, now as (Tag | null)[])
+    const anew = hangs && rehung(hangs, jobs, now)
     if (anew) queries.setQueryData(key, anew)
     else void queries.invalidateQueries({ queryKey: key, exact: true })
   }
 }
 
-/** One job's tag; null when it hangs on the rack no more, nothing when it cannot be asked for. */
-async function tagOf(id: number): Promise<Tag | null | undefined> {
+/** The tags of jobs, those that still hang on the rack; nothing when they cannot be asked for. */
+async function tagsOf(jobs: readonly number[]): Promise<Tag[] | undefined> {
   try {
-    const { data, response } = await api.GET('/api/jobs/{id}/tag', { params: { path: { id } } })
-    return data ?? (response.status === 404 ? null : undefined)
+    return (await api.GET('/api/tags', { params: { query: { of: [...jobs] } } })).data
   } catch {
     return undefined
   }
@@ -41,11 +40,11 @@ async function tagOf(id: number): Promise<Tag | null | undefined> {
 export function rehung(
   hangs: readonly Tag[],
   jobs: readonly number[],
-  now: readonly (Tag | null)[],
+  now: readonly Tag[],
 ): Tag[] | undefined {
   let rack = [...hangs]
-  for (const [i, id] of jobs.entries()) {
-    const [at, tag] = [rack.findIndex((t) => t.id === id), now[i]]
+  for (const id of jobs) {
+    const [at, tag] = [rack.findIndex((t) => t.id === id), now.find((t) => t.id === id)]
     if (!tag) rack = rack.filter((t) => t.id !== id)
     else if (at < 0 || !hangsAlike(rack[at]!, tag)) return undefined
     else rack[at] = tag

@@ -198,7 +198,6 @@ public sealed class ShopFile : IDisposable
         _isClosed = true;
         CloseIdle();
         AllOpen.TryRemove(this, out _);
-        _turn.Dispose();
     }
 
     /// <summary>A line nobody has, as it has to be for what is stored on it.</summary>

@@ -100,9 +100,16 @@ public sealed class ShopWork : IDisposable
     /// <inheritdoc />
     public void Dispose()
     {
-        _transaction.Dispose();
-        _shop.GiveBack(_line);
-        Interlocked.Exchange(ref _onEnded, null)?.Invoke();
+        try
+        {
+            _transaction.Dispose();
+            _shop.GiveBack(_line);
+        }
+        finally
+        {
+            // Whatever became of it, the next may write.
+            Interlocked.Exchange(ref _onEnded, null)?.Invoke();
+        }
     }
 
     internal int Execute(string sql, params ReadOnlySpan<(string Name, object? Value)> values)

@@ -4,7 +4,7 @@ namespace IronLoop.Storage;
 /// Who writes is served in turn, the first to come first, and whoever waits sleeps: left to themselves writers ask SQLite again and again, and
 /// a ready-made lock spins, which on a small machine takes the processor from the one who has the turn.
 /// </summary>
-internal sealed class Turn : IDisposable
+internal sealed class Turn
 {
     private readonly Lock _lock = new();
     private readonly Queue<Waiting> _waiting = [];
@@ -21,18 +21,15 @@ internal sealed class Turn : IDisposable
                 return _isTaken = true;
             _waiting.Enqueue(mine = new Waiting());
         }
-        using (mine.Called)
+        if (mine.Called.Wait(patience))
+            return true;
+        lock (_lock)
         {
-            if (mine.Called.Wait(patience))
+            // Called in the last moment all the same.
+            if (mine.Called.IsSet)
                 return true;
-            lock (_lock)
-            {
-                // Called in the last moment all the same.
-                if (mine.Called.IsSet)
-                    return true;
-                mine.HasLeft = true;
-                return false;
-            }
+            mine.HasLeft = true;
+            return false;
         }
     }
 
@@ -52,15 +49,9 @@ internal sealed class Turn : IDisposable
         }
     }
 
-    /// <inheritdoc />
-    public void Dispose()
-    {
-        lock (_lock)
-            _waiting.Clear();
-    }
-
     private sealed class Waiting
     {
+        // It holds nothing of the system's as long as it is only waited for, so nothing is to be let go.
         public ManualResetEventSlim Called { get; } = new(false, spinCount: 0);
 
         public bool HasLeft { get; set; }

@@ -1,3 +1,4 @@
+using IronLoop.Core.Measuring;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Door;
 using IronLoop.Server.Stations;
@@ -8,6 +9,8 @@ namespace IronLoop.Server.Shop.Rack;
 /// <summary>The rack of open jobs, and one job whole.</summary>
 internal static class RackEndpoints
 {
+    private static readonly AllowedNumber MostTags = new(0, 50);
+
     public static void MapRack(this IEndpointRouteBuilder routes)
     {
         routes.MapGet("/api/jobs", List).WithName("rack").WithTags("rack").WithSummary("The open jobs, by the day they are promised for; found by words in client, watch and tag number, or by fitter.");
@@ -16,8 +19,8 @@ internal static class RackEndpoints
             using var work = shop.Look();
             return Storage.Jobs.Fitters(work);
         }).WithName("fitters").WithTags("rack").WithSummary("The fitters who have open jobs, by initials.");
-        routes.MapGet("/api/jobs/{id:long}/tag", Tag).WithName("tag").WithTags("rack").WithSummary("One job's tag, as it hangs on the rack.")
-            .Produces<TagWire>().ProducesProblem(StatusCodes.Status404NotFound);
+        routes.MapGet("/api/tags", Tags).WithName("tags").WithTags("rack").WithSummary("The tags of some jobs; one that hangs on the rack no more is left out.")
+            .ProducesValidationProblem();
         routes.MapGet("/api/jobs/{id:long}", One).WithName("job").WithTags("rack").WithSummary("One job, whole.")
             .ProducesProblem(StatusCodes.Status404NotFound);
     }
@@ -29,10 +32,13 @@ internal static class RackEndpoints
         return tags.Of(work, sought, string.IsNullOrEmpty(by) ? null : by, clock.Today());
     }
 
-    private static TagWire Tag(long id, OpenShop shop, RackTags tags, TimeProvider clock)
+    private static List<TagWire> Tags(long[] of, OpenShop shop, RackTags tags, TimeProvider clock)
     {
+        var refusals = new Refusals();
+        refusals.Check("$.of", MostTags, of.Length);
+        refusals.ThrowIfAny("Too many tags are asked for; ask for the rack.");
         using var work = shop.Look();
-        return tags.Of(work, id, clock.Today()) ?? throw RefusedException.NotFound($"Tag {id} does not hang on the rack.");
+        return tags.Of(work, of, clock.Today());
     }
 
     private static JobWire One(long id, OpenShop shop, TimeProvider clock, HttpResponse response)

@@ -6,5 +6,4 @@ namespace IronLoop.Server.Shop.Rack;
 /// <summary>How what these calls take and answer is read and written, worked out by the compiler.</summary>
 [JsonSourceGenerationOptions(GenerationMode = JsonSourceGenerationMode.Metadata, Converters = [typeof(LengthInMillimetres)])]
 [JsonSerializable(typeof(List<TagWire>))]
-[JsonSerializable(typeof(TagWire))]
 internal sealed partial class RackJson : JsonSerializerContext;

@@ -26,9 +26,9 @@ internal sealed class RackTags(ShopFile shop)
     /// <summary>The tags of the open jobs in which every word is found.</summary>
     public List<TagWire> Of(ShopWork work, IReadOnlyList<string> words, string? by, DateOnly today) => Wires(work, Storage.Jobs.Tags(work, words, by), today);
 
-    /// <summary>One job's tag; null when it hangs on the rack no more.</summary>
-    public TagWire? Of(ShopWork work, long id, DateOnly today) =>
-        Storage.Jobs.Tag(work, id) is { } tag ? Wires(work, [tag], today).Single() : null;
+    /// <summary>The tags of some jobs, those that still hang on the rack.</summary>
+    public List<TagWire> Of(ShopWork work, IEnumerable<long> jobs, DateOnly today) =>
+        Wires(work, [.. jobs.Distinct().Select(id => Storage.Jobs.Tag(work, id)).OfType<JobTag>()], today);
 
     private List<TagWire> Wires(ShopWork work, IReadOnlyList<JobTag> tags, DateOnly today)
     {
