@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Diagnostics;
 
 namespace IronLoop.Browser.Tests;
@@ -19,8 +20,14 @@ internal static class RunningProgram
             if (line.Data?.StartsWith(ready, StringComparison.Ordinal) == true)
                 said.TrySetResult(line.Data);
         };
-        process.ErrorDataReceived += (_, _) => { };
-        process.Exited += (_, _) => said.TrySetException(new InvalidOperationException("The program ended before it was ready."));
+        var complaint = new ConcurrentQueue<string>();
+        process.ErrorDataReceived += (_, line) => complaint.Enqueue(line.Data ?? "");
+        process.Exited += (_, _) =>
+        {
+            // Waits for what is still in the pipes: why it ended stands there.
+            process.WaitForExit();
+            said.TrySetException(new InvalidOperationException($"The program ended before it was ready, with {process.ExitCode}: {string.Join('\n', complaint)}"));
+        };
         process.Start();
         process.BeginOutputReadLine();
         process.BeginErrorReadLine();

@@ -520,8 +520,8 @@ public sealed class StepWords
         var fits = things[0].Fits;
         // A band of which nothing was opened is one thing to whoever bags it.
         var isSet = fits == FromTheWatch.Old || things.Any(t => t.IsClosure);
-        var isWhole = fits == FromTheWatch.Old && things.Any(t => t.Kind is ThingKind.Band or ThingKind.BucklePiece or ThingKind.TailPiece or ThingKind.MeshPiece or ThingKind.OnePieceBand);
-        var said = isWhole ? OldBand(things) : string.Join(", ", Counted(things.Where(t => t.Kind != ThingKind.SafetyFlap)).Concat(Counted(things.Where(t => t.Kind == ThingKind.SafetyFlap))));
+        var isWhole = fits == FromTheWatch.Old && things.Any(t => TrayLine.IsBand(t.Kind));
+        var said = isWhole ? $"the {TrayLine.WholeBand(things, _plan.From)}" : string.Join(", ", Counted(things.Where(t => t.Kind != ThingKind.SafetyFlap)).Concat(Counted(things.Where(t => t.Kind == ThingKind.SafetyFlap))));
         return step with
         {
             Says = moves[0].To == Place.Bag
@@ -529,20 +529,6 @@ public sealed class StepWords
                 : $"Back into {PlaceWords.Of(moves[0].To)}: {said}.",
         };
     }
-
-    private string OldBand(List<Thing> things)
-    {
-        string[] with = [.. things.Where(t => t.IsClosure).Select(t => $"its {t.Like}"), .. things.Where(t => t.IsPart && !things.Exists(c => c.IsClosure && _plan.From.Joints.Any(j => j.Joins(c.Id) && j.Parts.Contains(t.Id)))).GroupBy(t => t.Like).Select(g => g.First().Count(g.Count()))];
-        return $"the {OldName()}{(with.Length > 0 ? $" with {string.Join(" and ", with)}" : "")}";
-    }
-
-    private string OldName() => _facts.Came.On switch
-    {
-        OnTheWatch.Soft => "old strap",
-        OnTheWatch.Bracelet => "old bracelet",
-        OnTheWatch.Mesh => "old mesh",
-        _ => "old pull-through band",
-    };
 
     private JointLook LookOf(Joint joint) => _facts.Look(
         joint.Id == $"{FromTheWatch.Wanted}.clasp-12" ? JointGroup.ClaspTwelve

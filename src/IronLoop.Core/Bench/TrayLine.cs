@@ -61,11 +61,11 @@ public sealed record TrayLine(string What, string? Fits, IReadOnlyDictionary<Pla
         var things = stand.Things.Where(t => t.Place == place).ToList();
         var lines = new List<BagLine>();
         var counted = new HashSet<string>(StringComparer.Ordinal);
-        foreach (var band in things.Where(t => t.Kind is ThingKind.Band or ThingKind.BucklePiece or ThingKind.TailPiece or ThingKind.MeshPiece or ThingKind.OnePieceBand)
-            .GroupBy(t => t.Fits).OrderBy(g => g.Key, StringComparer.Ordinal))
+        foreach (var band in things.Where(t => IsBand(t.Kind)).GroupBy(t => t.Fits).OrderBy(g => g.Key, StringComparer.Ordinal))
         {
-            lines.Add(new BagLine(BandOf(band.First()), 1) { Key = band.First().Id, Fits = band.Key == FromTheWatch.Old ? "" : band.Key ?? "" });
-            counted.UnionWith(band.SelectMany(t => stand.Hanging(t.Id)));
+            var whole = things.Where(t => t.Fits == band.Key && (band.Key == FromTheWatch.Old || t.IsClosure && band.Any(piece => stand.Hanging(piece.Id).Contains(t.Id)))).ToList();
+            lines.Add(new BagLine(WholeBand([.. band, .. whole.Except(band)], from), 1) { Key = band.First().Id, Fits = band.Key == FromTheWatch.Old ? "" : band.Key ?? "" });
+            counted.UnionWith(band.SelectMany(t => stand.Hanging(t.Id)).Concat(whole.Select(t => t.Id)));
         }
         foreach (var closure in things.Where(t => t.IsClosure && !counted.Contains(t.Id)).ToList())
         {
@@ -82,6 +82,20 @@ public sealed record TrayLine(string What, string? Fits, IReadOnlyDictionary<Pla
             .Select(g => new BagLine(g.Count() == 1 ? g.Key.What.Replace(g.First().Plural, g.First().Like, StringComparison.Ordinal) : g.Key.What, g.Count()) { Key = g.First().Id, Fits = g.Key.Fits ?? "" }));
         return lines;
     }
+
+    /// <summary>A band with what goes with it as a set: "old strap with its pin buckle and 2 spring bars".</summary>
+    /// <param name="things">Its pieces, its closure and its loose parts, as far as they are there.</param>
+    /// <param name="from">How it stood at take-in: what held the closure goes without saying.</param>
+    public static string WholeBand(IReadOnlyList<Thing> things, Stand from)
+    {
+        var closures = things.Where(t => t.IsClosure).ToList();
+        var loose = things.Where(t => t.IsPart && !closures.Exists(c => from.Joints.Any(j => j.Joins(c.Id) && j.Parts.Contains(t.Id))));
+        string[] with = [.. closures.Select(c => $"its {c.Like}"), .. loose.GroupBy(t => t.Like).Select(g => g.First().Count(g.Count()))];
+        return $"{BandOf(things.First(t => IsBand(t.Kind)))}{(with.Length > 0 ? $" with {string.Join(" and ", with)}" : "")}";
+    }
+
+    /// <summary>Whether it is a band, or a piece of one that nothing is taken out of.</summary>
+    public static bool IsBand(ThingKind kind) => kind is ThingKind.Band or ThingKind.BucklePiece or ThingKind.TailPiece or ThingKind.MeshPiece or ThingKind.OnePieceBand;
 
     private static string BandOf(Thing piece) => piece.Kind switch
     {

@@ -9,7 +9,7 @@ public static class BagWords
     public static IEnumerable<(string Fits, IReadOnlyList<BagLine> Lines)> ByBand(IEnumerable<BagLine> bag) =>
         bag.GroupBy(l => l.Fits).Select(g => (g.Key, (IReadOnlyList<BagLine>)[.. g]));
 
-    /// <summary>In one sentence: "for the calf strap 2 spring bars; 1 old strap".</summary>
+    /// <summary>In one sentence: "for the calf strap 2 spring bars; 1 old strap with its pin buckle".</summary>
     public static string Said(IEnumerable<BagLine> bag) =>
         string.Join("; ", ByBand(bag).Select(g => $"{(g.Fits.Length > 0 ? $"for the {g.Fits} " : "")}{string.Join(", ", g.Lines.Select(l => $"{l.Count} {l.What}"))}"));
 }

@@ -44,6 +44,9 @@ public class BenchPropertiesTests
             Replayed.FaultsOf(Told.Bench(plan, steps)).ShouldBeEmpty(Say(plan, steps));
             steps.Select(s => s.Key).ShouldBeUnique();
             steps.ShouldAllBe(s => s.Says.Length > 0 && s.Minutes > 0);
+            var bag = TrayLine.In(plan.From, Worked.After(plan.From, steps.SelectMany(s => s.Acts)).Stand, Place.Bag);
+            foreach (var old in steps.Where(s => s.Says.Contains("as a set: the old", StringComparison.Ordinal)))
+                bag.ShouldContain(l => old.Says.Contains($"as a set: the {l.What}. ", StringComparison.Ordinal), $"{old.Says} and the bag tell of the same");
         }, iter: Often.Asked(1000));
         worked.ShouldBeGreaterThan(3 * refused, "most of what is drawn can be worked");
     }

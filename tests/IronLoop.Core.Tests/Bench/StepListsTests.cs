@@ -1,4 +1,5 @@
 using IronLoop.Core.Bench;
+using IronLoop.Core.Joints;
 
 namespace IronLoop.Core.Tests.Bench;
 
@@ -13,7 +14,22 @@ public class StepListsTests
     {
         var facts = BenchJobs.All.Single(j => j.Name == name).Facts;
         var from = FromTheWatch.Of(facts);
-        Kept.Agree(name, Kept.Read(BenchSteps.Left(facts, ToTheWatch.Plan(facts, from, from), [])
-            .Select(s => new KeptStep(s.Row.ToString(), s.Round, s.Says, s.Tool, s.Direction, s.FallsOut, s.Caution))));
+        var steps = BenchSteps.Left(facts, ToTheWatch.Plan(facts, from, from), []);
+        var half = After(from, steps.Take(steps.Count / 2));
+        var to = After(from, steps);
+        Kept.Agree(name, $"""
+            {Kept.Read(steps.Select(s => new KeptStep(s.Row.ToString(), s.Round, s.Says, s.Tool, s.Direction, s.FallsOut, s.Caution)))}
+            Half way: {OrNothing(TrayLine.Of(from, half, to).Select(l => $"{l.What} of {l.Fits ?? "nothing"}: {string.Join(", ", l.Count.OrderBy(c => c.Key).Select(c => $"{c.Value} {c.Key}"))}{(l.FromStock > 0 ? $", {l.FromStock} from stock" : "")}"))}
+            In the tray then: {Lies(from, half, Place.Tray)}
+            In the bag: {Lies(from, to, Place.Bag)}
+
+            """);
     }
+
+    private static Stand After(Stand from, IEnumerable<BenchStep> steps) => Worked.After(from, steps.SelectMany(s => s.Acts)).Stand;
+
+    private static string Lies(Stand from, Stand stand, Place place) =>
+        OrNothing(TrayLine.In(from, stand, place).Select(l => $"{l.Count} {l.What}{(l.Fits.Length > 0 ? $" ({l.Fits})" : "")}"));
+
+    private static string OrNothing(IEnumerable<string> said) => string.Join("; ", said.DefaultIfEmpty("nothing"));
 }
