@@ -35,9 +35,7 @@ if stale .build/app src client scripts Directory.Build.props Directory.Packages.
   || [ ! -e src/IronLoop.StandIns/bin/Release/net10.0/IronLoop.StandIns ]; then
   need_tools
   say "Building; the first time takes a minute or two."
-  client_packages
-  build_server
-  build_client
+  build_to_run
   touch .build/app
 fi
 case "$restore" in

@@ -1,18 +1,23 @@
 using System.Diagnostics;
 using System.Globalization;
 using System.Net.Http.Json;
+using System.Text.Json;
 using System.Text.Json.Nodes;
 using IronLoop.Load;
 
-// Usage: IronLoop.Load ADDRESS PID [BENCHES] [SECONDS]
-// Works as so many benches at once against a running server, and prints calls a second, times, refusals and the server's memory.
+// Usage: IronLoop.Load ADDRESS PID [BENCHES] [SECONDS] [PAUSE-IN-SECONDS | empty]
+// Works as so many benches at once against a running server, and prints calls a second, times, refusals and the server's memory. With a pause
+// each bench waits as long before each call, as hands do; with "empty" it asks a handler that does nothing.
 if (args is not [var address, var pid, .. var rest])
 {
-    Console.Error.WriteLine("IronLoop.Load ADDRESS PID [BENCHES] [SECONDS]");
+    Console.Error.WriteLine("IronLoop.Load ADDRESS PID [BENCHES] [SECONDS] [PAUSE-IN-SECONDS | empty]");
     return 2;
 }
 var benches = rest.Length > 0 ? int.Parse(rest[0], CultureInfo.InvariantCulture) : 20;
 var seconds = rest.Length > 1 ? int.Parse(rest[1], CultureInfo.InvariantCulture) : 180;
+var isEmpty = rest.Length > 2 && rest[2] == "empty";
+var pause = rest.Length > 2 && !isEmpty ? TimeSpan.FromSeconds(double.Parse(rest[2], CultureInfo.InvariantCulture)) : TimeSpan.Zero;
+var mix = JsonSerializer.Deserialize<List<Act>>(await File.ReadAllTextAsync(Path.Combine(AppContext.BaseDirectory, "mix.json")), JsonSerializerOptions.Web)!;
 
 using var client = new HttpClient(new SocketsHttpHandler { MaxConnectionsPerServer = benches * 2, UseCookies = true }) { BaseAddress = new Uri(address), Timeout = TimeSpan.FromSeconds(60) };
 var door = (await client.GetFromJsonAsync<JsonNode>("/api/door"))!;
@@ -22,7 +27,7 @@ var tally = new Tally();
 using var up = new CancellationTokenSource(TimeSpan.FromSeconds(seconds));
 var watch = Stopwatch.StartNew();
 var memory = Memory(pid, up.Token);
-await Task.WhenAll(Enumerable.Range(1, benches).Select(n => new Bench(client, n, tally).Work(up.Token)));
+await Task.WhenAll(Enumerable.Range(1, benches).Select(n => new Bench(client, n, mix, pause, tally)).Select(b => isEmpty ? b.WorkEmpty(up.Token) : b.Work(up.Token)));
 await memory;
 tally.Print(watch.Elapsed);
 return 0;

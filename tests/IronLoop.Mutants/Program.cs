@@ -34,7 +34,7 @@ foreach (var lane in lanes)
     File.Copy(built, Path.Combine(lane, "IronLoop.Core.dll"), overwrite: true);
 var most = TimeSpan.FromMinutes(10);
 var clock = Stopwatch.StartNew();
-if (Caught(lanes[0], -1, out var broke))
+if (Fails(lanes[0], -1, [], out var broke))
     throw new InvalidOperationException($"The tests fail without any fault.\n{broke}");
 Console.WriteLine($"{sample.Count} compile. Without a fault the tests pass, in {clock.Elapsed.TotalSeconds:0} s.");
 // A fault that makes the core go on for ever is caught too.
@@ -48,7 +48,8 @@ await Task.WhenAll(lanes.Select(lane => Task.Run(() =>
     {
         if (i > 0 && i % 50 == 0)
             Console.WriteLine($"{i} tried, {clock.Elapsed.TotalMinutes:0} minutes.");
-        caught[i] = Caught(lane, i, out _);
+        // The tests of its own room first: they are few, and most faults fall there.
+        caught[i] = Fails(lane, i, ["--filter-namespace", $"IronLoop.Core.Tests.{sample[i].File.Split('/')[0]}"], out _) || Fails(lane, i, [], out _);
         if (!caught[i])
             Console.WriteLine($"lives: {sample[i].File}:{sample[i].Line} [{sample[i].Kind}] {OneLine(sample[i].Was)}  ->  {OneLine(sample[i].Instead)}");
     }
@@ -67,10 +68,11 @@ void Tell(Func<Fault, string> by)
     Console.WriteLine();
 }
 
-bool Caught(string lane, int fault, out string said)
+bool Fails(string lane, int fault, string[] which, out string said)
 {
-    (var code, said) = Runs.Of(Path.Combine(lane, "IronLoop.Core.Tests"), ["--progress", "off", "--no-ansi", "--stop-on-fail", "on"], most, fault);
-    return code != 0;
+    (var code, said) = Runs.Of(Path.Combine(lane, "IronLoop.Core.Tests"), ["--progress", "off", "--no-ansi", "--stop-on-fail", "on", .. which], most, fault);
+    // A room without tests of its own: none ran.
+    return code is not (0 or 8);
 }
 
 static string OneLine(string text) => Regex.Replace(text, @"\s+", " ");

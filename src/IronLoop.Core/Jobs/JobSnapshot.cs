@@ -13,6 +13,11 @@ namespace IronLoop.Core.Jobs;
 public sealed class JobSnapshot
 {
     private readonly Lazy<JobBench> _bench;
+    private readonly Lazy<FitTarget?> _target;
+    private readonly Lazy<Progress> _progress;
+    private readonly Lazy<Arrangement?> _planned;
+    private readonly Lazy<IReadOnlyList<PieceOfWork>> _bandWork;
+    private readonly Lazy<IReadOnlyList<PieceOfWork>> _claspWork;
 
     /// <summary>Takes a job as it is known.</summary>
     /// <param name="job">What was taken in and decided.</param>
@@ -32,6 +37,11 @@ public sealed class JobSnapshot
         // The layers of a band pulled through lie under the head: everything that is worked out here knows it raised.
         Figures = figures with { Raise = Band?.Raise(job.Way) ?? Length.Zero };
         _bench = new Lazy<JobBench>(() => JobBench.Of(this));
+        _target = new Lazy<FitTarget?>(() => Figures.Target(PivotHeight));
+        _progress = new Lazy<Progress>(HowFar);
+        _planned = new Lazy<Arrangement?>(Recommended);
+        _bandWork = new Lazy<IReadOnlyList<PieceOfWork>>(WorkOfTheBand);
+        _claspWork = new Lazy<IReadOnlyList<PieceOfWork>>(WorkOfTheClasp);
     }
 
     /// <summary>What was taken in and decided.</summary>
@@ -83,7 +93,7 @@ public sealed class JobSnapshot
     public ClaspKind? ClaspKind => Clasp.Kind ?? (Chosen is { WithOwnClasp: { } band } ? band.ClaspKind : null);
 
     /// <summary>The length wanted with the band chosen, or with a usual bracelet while none is.</summary>
-    public FitTarget? Target => Figures.Target(PivotHeight);
+    public FitTarget? Target => _target.Value;
 
     /// <summary>
     /// The length it is worn in on a usual day: that of the hole or notch it was found to be closed in, which says more than the tape;
@@ -98,7 +108,9 @@ public sealed class JobSnapshot
     private static Length UsualPivotHeight => Length.FromMillimetres(1.75m);
 
     /// <summary>How far it has come.</summary>
-    public Progress Progress => new(
+    public Progress Progress => _progress.Value;
+
+    private Progress HowFar() => new(
         Figures, Stock is not null, Job.ClaspKeptAt is not null, Plan?.AgreedAt is not null, Bench.IsOpened ? 0 : Bench.Done.Count, Bench.Done.Count + Bench.Left.Count,
         Job.ClosedAt is not null, Job.ReferredAt is not null, Job.Request)
     {
@@ -118,10 +130,10 @@ public sealed class JobSnapshot
     public JobSnapshot Trying(StockBand stock, PullThroughWay way) => new(Job with { Way = way }, Figures, stock, null, Account, House, new JobClasp(), [], LinkMarks.None);
 
     /// <summary>The arrangement the job stands in: as stored, else as the planner recommends; null while figures are missing.</summary>
-    public Arrangement? Arrangement() => Plan?.Arrangement ?? Planned();
+    public Arrangement? Arrangement() => Plan?.Arrangement ?? _planned.Value;
 
     /// <summary>The planner's own arrangement; for a strap, no links and the nearest hole.</summary>
-    private Arrangement? Planned()
+    private Arrangement? Recommended()
     {
         if (Band is not { } band || Target is not { } target)
             return null;
@@ -133,7 +145,9 @@ public sealed class JobSnapshot
     }
 
     /// <summary>The work that the clasp's rules ask for: those of another that goes on, or a strap's end pierced for its own.</summary>
-    public IReadOnlyList<PieceOfWork> ClaspWork()
+    public IReadOnlyList<PieceOfWork> ClaspWork() => _claspWork.Value;
+
+    private IReadOnlyList<PieceOfWork> WorkOfTheClasp()
     {
         if (Chosen is not { } chosen)
             return [];
@@ -144,8 +158,11 @@ public sealed class JobSnapshot
     }
 
     /// <summary>The work that the band asks for before it goes on; one that is on the watch already asks for none.</summary>
-    public IReadOnlyList<PieceOfWork> BandWork() =>
-        Stock is { } stock && !Came.IsWanted ? [.. MatchBand.Judge(Figures, stock.Band, Way, House).Rules.SelectMany(r => r.Work)] : [];
+    public IReadOnlyList<PieceOfWork> BandWork() => _bandWork.Value;
+
+    // Whether it closes right on the wearer asks for no work.
+    private IReadOnlyList<PieceOfWork> WorkOfTheBand() => Stock is { } stock && !Came.IsWanted
+        ? [.. BandToWatch.Judge(Figures.Watch, stock.Band.FactsWorn(Way), Figures.Wearer, House.Bars, House.Limits).SelectMany(r => r.Work)] : [];
 
     /// <summary>What of the agreed work cannot be undone, in the words a consent is given to; empty when all can.</summary>
     public string Lasting => Bench.Plan is null ? "" : PieceOfWork.Lasting(BandWork().Concat(ClaspWork()));

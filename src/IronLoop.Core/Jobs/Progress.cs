@@ -29,9 +29,20 @@ public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, 
     /// <summary>Parts the job waits for.</summary>
     public IReadOnlyList<string> Awaited { get; init; } = [];
 
-    private IReadOnlyList<string> Missing => Figures.Missing(Request);
+    private IReadOnlyList<string>? _missing;
+    private IReadOnlyList<string>? _questioned;
 
-    private IReadOnlyList<string> Questioned => [.. GaugeSheet.Questioned(Figures).Select(f => FigureKind.For(f).Name)];
+    /// <summary>What was gauged.</summary>
+    public Figures Figures
+    {
+        get;
+        // What follows from other figures is worked out anew.
+        init => (field, _missing, _questioned) = (value, null, null);
+    } = Figures;
+
+    private IReadOnlyList<string> Missing => _missing ??= Figures.Missing(Request);
+
+    private IReadOnlyList<string> Questioned => _questioned ??= [.. GaugeSheet.Questioned(Figures).Select(f => FigureKind.For(f).Name)];
 
     /// <summary>Whether a station's work is done.</summary>
     public bool Done(Station station) => station switch

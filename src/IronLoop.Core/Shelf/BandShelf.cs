@@ -54,6 +54,8 @@ public sealed record ShelfAnswer(IReadOnlyList<Found> Best, IReadOnlyList<Found>
 /// </summary>
 public sealed class BandShelf
 {
+    private const int MostMisses = 5;
+
     private readonly Shelved[] _bands;
     private readonly Kinds _facts;
     private readonly Kinds _looks;
@@ -126,6 +128,7 @@ public sealed class BandShelf
         var counts = new int[Enum.GetValues<Verdict>().Length];
         var best = new PriorityQueue<Found, Place>(Place.WorstFirst);
         var misses = new PriorityQueue<Found, Place>(Place.WorstFirst);
+        var wanted = skip + take;
         for (var i = 0; i < _bands.Length; i++)
         {
             ref readonly var shelved = ref _bands[i];
@@ -134,16 +137,23 @@ public sealed class BandShelf
                 continue;
             var (verdict, refusals) = judged[_facts.Of(i)];
             var looksDifferent = looked[_looks.Of(i)];
+            var place = new Place(verdict, 0, looksDifferent, free > 0, shelved.PriceCents, i);
+            // Most bands stay off for their width alone: where they would not be told of, whatever the wearer's rule says, it is not asked.
+            if (verdict == Verdict.No && IsBeyond(best, place with { Reserve = long.MaxValue }, wanted, filter.Verdict) && (refusals > 1 || IsBeyond(misses, place, MostMisses)))
+            {
+                counts[(int)Verdict.No]++;
+                continue;
+            }
             var (wearer, reserve, missing) = Wearer(shelved.Band, shelved.Reach, targets);
             var whole = wearer > verdict ? wearer : verdict;
             if (looksDifferent && whole < Verdict.Compromise)
                 whole = Verdict.Compromise;
             counts[(int)whole]++;
-            var place = new Place(whole, reserve.Micrometres, looksDifferent, free > 0, shelved.PriceCents, i);
+            place = place with { Verdict = whole, Reserve = reserve.Micrometres };
             if (filter.Verdict is null || filter.Verdict == whole)
-                Keep(best, new Found(shelved.Id, whole, reserve), place, skip + take);
+                Keep(best, new Found(shelved.Id, whole, reserve), place, wanted);
             if (whole == Verdict.No && refusals + (wearer == Verdict.No ? 1 : 0) == 1)
-                Keep(misses, new Found(shelved.Id, whole, reserve), place with { Reserve = -missing.Micrometres }, 5);
+                Keep(misses, new Found(shelved.Id, whole, reserve), place with { Reserve = -missing.Micrometres }, MostMisses);
         }
         return new ShelfAnswer(
             [.. BestFirst(best).Skip(skip)],
@@ -187,6 +197,10 @@ public sealed class BandShelf
         var room = holed.Reserve(target, window);
         return (WearerRule.VerdictOf(room is not null, room > Length.Zero), room ?? Length.Zero, room is null ? holed.Nearest(wanted).Misfit : Length.Zero);
     }
+
+    /// <summary>Whether a place comes after all that are kept, so that it would be pushed out at once.</summary>
+    private static bool IsBeyond(PriorityQueue<Found, Place> kept, Place place, int most, Verdict? only = null) =>
+        only is { } verdict && verdict != place.Verdict || kept.Count >= most && (most == 0 || kept.TryPeek(out _, out var last) && Place.WorstFirst.Compare(place, last) < 0);
 
     private static void Keep(PriorityQueue<Found, Place> kept, Found found, Place place, int most)
     {
@@ -245,7 +259,7 @@ public sealed class BandShelf
     private readonly record struct Place(Verdict Verdict, long Reserve, bool LooksDifferent, bool InStock, long PriceCents, int Ordinal)
     {
         /// <summary>The worst first, so that it is the one to be pushed out.</summary>
-        public static IComparer<Place> WorstFirst { get; } = Comparer<Place>.Create(static (a, b) =>
+        public static Comparer<Place> WorstFirst { get; } = Comparer<Place>.Create(static (a, b) =>
         {
             var order = b.Verdict.CompareTo(a.Verdict);
             if (order == 0) order = a.Reserve.CompareTo(b.Reserve);

@@ -95,9 +95,10 @@ public sealed class ShelfReach
     /// <summary>What the nearest length misses the window by.</summary>
     public Length Missing(Length target, Length window)
     {
-        var nearest = long.MaxValue;
-        foreach (var length in _lengths)
-            nearest = Math.Min(nearest, Math.Abs(length - target.Micrometres));
-        return new Length(Math.Max(0, nearest - window.Micrometres));
+        var at = Array.BinarySearch(_lengths, (int)target.Micrometres);
+        var next = at < 0 ? ~at : at;
+        var above = next < _lengths.Length ? _lengths[next] - target.Micrometres : long.MaxValue;
+        var below = next > 0 ? target.Micrometres - _lengths[next - 1] : long.MaxValue;
+        return new Length(Math.Max(0, Math.Min(above, below) - window.Micrometres));
     }
 }

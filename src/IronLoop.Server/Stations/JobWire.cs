@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using IronLoop.Core.Bands;
 using IronLoop.Core.Bench;
 using IronLoop.Core.Gauging;
@@ -59,7 +60,19 @@ internal sealed record JobWire(
     int Steps,
     MayWire May)
 {
+    // Every screen that shows the job asks for it: it is worked out once a day, and let go with the job as it is known.
+    private static readonly ConditionalWeakTable<JobSnapshot, StrongBox<(DateOnly On, JobWire Wire)>> Known = [];
+
     public static JobWire Of(JobSnapshot file, DateOnly today)
+    {
+        if (Known.TryGetValue(file, out var known) && known.Value.On == today)
+            return known.Value.Wire;
+        var wire = WorkOut(file, today);
+        Known.AddOrUpdate(file, new StrongBox<(DateOnly, JobWire)>((today, wire)));
+        return wire;
+    }
+
+    private static JobWire WorkOut(JobSnapshot file, DateOnly today)
     {
         var (job, figures, progress) = (file.Job, file.Figures, file.Progress);
         var head = figures.Head;

@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using System.Text.Json.Serialization;
 using IronLoop.Core.Bands;
 using IronLoop.Core.Bench;
@@ -48,7 +49,12 @@ internal sealed record LoopSheet(
         ? ""
         : $"Ease {rulers.Ease.Text}, off-centre {rulers.OffCentre.Text}, {rulers.Tighter.Text} left to tighten and {rulers.Looser.Text} to loosen.";
 
-    public static LoopSheet Of(JobSnapshot file)
+    // Several sheets tell of it: it is worked out once, and let go with the job as it is known.
+    private static readonly ConditionalWeakTable<JobSnapshot, LoopSheet> Known = [];
+
+    public static LoopSheet Of(JobSnapshot file) => Known.GetValue(file, WorkOut);
+
+    private static LoopSheet WorkOut(JobSnapshot file)
     {
         var figures = file.Figures;
         if (figures.Head is not { } head || !figures.WristIsKnown || figures.Wear is null)

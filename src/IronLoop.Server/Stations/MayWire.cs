@@ -35,7 +35,11 @@ internal sealed record MayWire(
 {
     public static MayWire Of(JobSnapshot file)
     {
-        PermissionWire May(JobAct act) => new(file.May(act).Ok, file.May(act).Why);
+        PermissionWire May(JobAct act)
+        {
+            var may = file.May(act);
+            return new PermissionWire(may.Ok, may.Why);
+        }
         return new MayWire(
             May(JobAct.PutRight),
             May(JobAct.Gauge),

@@ -41,6 +41,19 @@ public class BandShelfTests
         }, iter: Often.Asked(200));
 
     [Fact]
+    public void The_first_few_are_the_first_of_all_though_most_are_not_asked_about_the_wearer() =>
+        Gen.Select(Bands.Array[1, 60], Gen.Int[0, 6], Gen.Int[-1, 4], Gen.Int[140, 200]).Sample((bands, most, verdict, wrist) =>
+        {
+            var figures = Known.With(GaugedFigure.Wrist, Mm(wrist));
+            var shelf = BandShelf.Of(bands.Select((b, i) => OnShelf(i, b) with { PriceCents = i * 7 % 5 }));
+            var filter = new ShelfFilter(Verdict: verdict < 0 ? null : (Verdict)verdict);
+            var (few, all) = (shelf.Find(figures, House, filter, 0, most), shelf.Find(figures, House, filter, 0, 100));
+            few.Best.ShouldBe(all.Best.Take(most));
+            few.NearestMisses.ShouldBe(shelf.Find(figures, House, new ShelfFilter(), 0, 100).NearestMisses);
+            few.Counts.ShouldBe(all.Counts);
+        }, iter: Often.Asked(300));
+
+    [Fact]
     public void A_shelf_with_a_few_bands_changed_answers_like_one_made_anew() =>
         Gen.Select(Bands.Array[1, 30], Bands.Array[1, 8], Gen.Int[0, 29].Array[0, 4]).Sample((bands, others, away) =>
         {

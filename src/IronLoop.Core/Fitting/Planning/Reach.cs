@@ -67,23 +67,12 @@ public sealed class Reach
             longest += kinds.AtHand[kind] * kinds.Pitch[kind];
         var (made, roomy) = (new ulong[(longest - shortest) / 64 + 1], new ulong[(longest - shortest) / 64 + 1]);
         var step = clasp.Positions > 1 ? clasp.Step.Micrometres : 0;
-        var wanted = 2 * request.Centring.Desired.Micrometres;
-        var tolerance = 2 * request.Centring.Tolerance.Micrometres;
-        var apart = clasp.Twelve.Micrometres - clasp.Six.Micrometres - wanted;
-        foreach (var (sum12, sum6) in HalfLoops(request, kinds))
+        foreach (var (length, first, last) in Centred(request, kinds))
         {
-            // Off the centre wanted by so much, twice over; each position takes a step toward its own side.
-            var off = (clasp.MicroSide == Side.Twelve ? 1 : -1) * (sum12 - sum6 + apart);
-            var (first, last) = (0L, clasp.Positions - 1L);
-            if (step > 0)
-                (first, last) = (Math.Max(first, new Span(-tolerance, tolerance).FirstCount(off, step)), Math.Min(last, new Span(-tolerance, tolerance).LastCount(off, step)));
-            else if (Math.Abs(off) > tolerance)
-                continue;
-            request.Effort.Take(Math.Max(0, last - first + 1));
-            var at = sum12 + sum6 - kinds.FixedTwelve - kinds.FixedSix;
+            request.Effort.Take(last - first + 1);
             for (var position = first; position <= last; position++)
             {
-                var tick = at + position * step;
+                var tick = length - shortest + position * step;
                 made[tick >> 6] |= 1ul << (int)(tick & 63);
                 if (position > 0 && position < clasp.Positions - 1)
                     roomy[tick >> 6] |= 1ul << (int)(tick & 63);
@@ -114,23 +103,36 @@ public sealed class Reach
     /// <exception cref="PlanTooLargeException">More arrangements than are gathered.</exception>
     internal static List<(Length Length, int Position)> Arrangements(PlanRequest request)
     {
-        var clasp = request.Clasp;
-        var halves = HalfLoops(request, new LinkKinds(request));
-        var wanted = 2 * request.Centring.Desired.Micrometres;
-        var centreTolerance = 2 * request.Centring.Tolerance.Micrometres;
+        var step = request.Clasp.Positions > 1 ? request.Clasp.Step.Micrometres : 0;
         var lengths = new List<(Length Length, int Position)>();
-        foreach (var (sum12, sum6) in halves)
+        foreach (var (length, first, last) in Centred(request, new LinkKinds(request)))
         {
-            for (var position = 0; position < clasp.Positions; position++)
-            {
-                var (twelve, six) = (clasp.Half(Side.Twelve, new Length(sum12), position), clasp.Half(Side.Six, new Length(sum6), position));
-                if (Math.Abs((twelve - six).Micrometres - wanted) > centreTolerance)
-                    continue;
-                request.Effort.Take(Effort.Kept);
-                lengths.Add((twelve + six, position));
-            }
+            request.Effort.Take((last - first + 1) * Effort.Kept);
+            for (var position = first; position <= last; position++)
+                lengths.Add((new Length(length + position * step), (int)position));
         }
         return lengths;
+    }
+
+    /// <summary>Every arrangement that some position centres: its length in position 0, the tightest, in micrometres, and the first and last position that do.</summary>
+    private static IEnumerable<(long Length, long First, long Last)> Centred(PlanRequest request, LinkKinds kinds)
+    {
+        var clasp = request.Clasp;
+        var step = clasp.Positions > 1 ? clasp.Step.Micrometres : 0;
+        var tolerance = 2 * request.Centring.Tolerance.Micrometres;
+        var apart = (clasp.Twelve - clasp.Six).Micrometres - 2 * request.Centring.Desired.Micrometres;
+        foreach (var (sum12, sum6) in HalfLoops(request, kinds))
+        {
+            // Off the centre wanted by so much, twice over; each position takes a step toward its own side.
+            var off = (clasp.MicroSide == Side.Twelve ? 1 : -1) * (sum12 - sum6 + apart);
+            var (first, last) = (0L, clasp.Positions - 1L);
+            if (step > 0)
+                (first, last) = (Math.Max(first, new Span(-tolerance, tolerance).FirstCount(off, step)), Math.Min(last, new Span(-tolerance, tolerance).LastCount(off, step)));
+            else if (Math.Abs(off) > tolerance)
+                continue;
+            if (first <= last)
+                yield return (sum12 + sum6 + (clasp.Twelve + clasp.Six).Micrometres, first, last);
+        }
     }
 
     /// <summary>Whether some length lies within the window of a target.</summary>
