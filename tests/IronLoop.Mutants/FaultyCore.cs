@@ -67,7 +67,8 @@ internal sealed class FaultyCore(string house, string work)
         foreach (var (fault, number) in faults.OrderByDescending(f => f.Fault.At.Start))
         {
             var was = text[fault.At.Start..fault.At.End];
-            var now = fault.IsStatement ? $"if (!global::IronLoop.Core.TheFault.Is({number})) {was}" : $"(global::IronLoop.Core.TheFault.Is({number}) ? ({fault.Instead}) : ({was}))";
+            // In braces, so that an "else" that follows stays with the "if" it belongs to.
+            var now = fault.IsStatement ? $"{{ if (!global::IronLoop.Core.TheFault.Is({number})) {was} }}" : $"(global::IronLoop.Core.TheFault.Is({number}) ? ({fault.Instead}) : ({was}))";
             text = text[..fault.At.Start] + now + text[fault.At.End..];
         }
         return text;

@@ -82,7 +82,7 @@ public static partial class LengthText
     }
 
     private static decimal Number(Group group) =>
-        group.Success && group.Length > 0
+        group.Length > 0
             ? decimal.Parse(group.Value.Replace(',', '.'), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture)
             : 0m;
 

@@ -147,6 +147,7 @@ internal static class BenchJobs
         ("buckle moved from the old strap", Change(Strap()) with { Other = new OtherClosure("pin buckle", ClaspKind.PinBuckle) { FromOldBand = true } }),
         ("buckle changed on a kept strap", Kept() with { Other = new OtherClosure("pin buckle", ClaspKind.PinBuckle) { Article = "CL-B18", Drawer = "drawer A1" } }),
         ("folding clasp on a kept strap", Kept() with { Other = new OtherClosure("folding clasp", ClaspKind.StrapFolding) { Article = "CL-F18", Drawer = "drawer A2" } }),
+        ("a butterfly gives way to a buckle", Kept() with { ClaspKind = ClaspKind.Butterfly, Other = new OtherClosure("pin buckle", ClaspKind.PinBuckle) { Article = "CL-B18", Drawer = "drawer A1" } }),
         ("buckle on a kept strap, end pierced", Kept() with
         {
             Pierced = false,

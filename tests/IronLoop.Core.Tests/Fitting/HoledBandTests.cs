@@ -37,6 +37,13 @@ public class HoledBandTests
             band.Reserve(target.Length, target.Window).ShouldBe(inside.Count == 0 ? null : best);
         });
 
+    [Theory]
+    [InlineData(0, "the first hole from the tight end")]
+    [InlineData(11, "the twelfth hole from the tight end")]
+    [InlineData(12, "the 13th hole from the tight end")]
+    public void Holes_are_counted_in_words_up_to_twelve(int hole, string says) =>
+        new TwoPieceStrap(Mm(75), Mm(120), Mm(50), Mm(5), 14).Said(hole).ShouldBe(says);
+
     [Fact]
     public void A_tail_too_short_for_both_keepers_leaves_nothing()
     {

@@ -83,6 +83,8 @@ public class LayOutPictureTests
         var strap = new LaidStrap(Mm(75), Mm(115), [Mm(60), Mm(66), Mm(72)], 1, [(Mm(73), Mm(77)), (Mm(87), Mm(91))], false);
         var layOut = new LayOut([], [], Mm(44)) { Strap = strap };
         layOut.ClosedAt.ShouldBe(Mm(75 + 44 + 66));
+        (layOut with { Strap = strap with { Hole = 2 } }).ClosedAt.ShouldBe(Mm(75 + 44 + 72));
+        (layOut with { Strap = strap with { Hole = 3 } }).ClosedAt.ShouldBeNull("it has no fourth hole");
         var picture = LayOutPicture.Of(layOut);
         picture.Shapes.Where(s => s.Role is PaintRole.Hole or PaintRole.HoleNow).Select(s => s.Role).ShouldBe([PaintRole.Hole, PaintRole.HoleNow, PaintRole.Hole]);
         picture.Shapes.Where(s => s.Role == PaintRole.Keeper).Select(s => Wide(s.Path)).ShouldBe([4m]);

@@ -25,6 +25,13 @@ public partial class LoopPictureTests
     }
 
     [Fact]
+    public void A_head_that_stands_high_has_room_above_its_band()
+    {
+        var high = Length.FromMillimetres(14);
+        Paint(77, l => l with { Head = l.Head with { BarRise = high } }).Top.ShouldBeLessThan(-(decimal)Wrist.HalfDepth - 14 - 1.75m, "above the bars, half a band thick");
+    }
+
+    [Fact]
     public void The_drawing_keeps_millimetres()
     {
         var picture = Paint(77);

@@ -37,6 +37,13 @@ public class PlanWordsTests
     }
 
     [Fact]
+    public void Up_to_eight_more_links_are_counted_beyond_that_none_are_promised()
+    {
+        Say(target: 221).ShouldContain("8 links of 8 mm more would close the gap");
+        Say(target: 237).ShouldNotContain("more would close the gap");
+    }
+
+    [Fact]
     public void A_clasp_that_drifts_is_said_with_its_side()
     {
         // The 12 side has no link that comes out, so every link leaves the 6 side.

@@ -79,6 +79,15 @@ public class SchoolCostsTests
     }
 
     [Fact]
+    public void For_a_strap_each_way_names_its_hole()
+    {
+        var strap = Tests.Bench.BenchJobs.Strap();
+        var holed = strap.Holed(null)!;
+        foreach (var way in SchoolCosts.OfWays(Known, strap))
+            way.Does.ShouldBe($"Close it in hole {1 + Enumerable.Range(0, holed.Holes).MinBy(h => (holed.LengthIn(h) - way.Target.Length).Abs())} of 7.");
+    }
+
+    [Fact]
     public void A_house_that_goes_by_the_try_on_wants_the_try_on_s_length()
     {
         var all = Known.Target(Bracelet.PivotHeight)!.Value.Length;
