@@ -26,11 +26,13 @@ public static class JobReader
     public static KeptOf KeptOf(JobSnapshot job) =>
         new(job.Job.Id, job.Job.Version, job.Job.WatchId, job.Job.Client.Id, job.Job.BandId, job.Account.BandBefore is not null);
 
-    /// <summary>Several jobs, one after the other; what the house has is read once for all.</summary>
+    /// <summary>Several jobs, one after the other. What is known of them is not read again; what the house has is read once for all.</summary>
     public static IEnumerable<JobSnapshot> Each(ShopWork work, IEnumerable<Job> jobs)
     {
-        var house = HouseOf(work);
-        return jobs.Select(job => Of(work, job, house));
+        House? house = null;
+        foreach (var job in jobs)
+            yield return work is { IsUntouched: true, IsLooking: true } && work.Known.Find(job.Id, work.By ?? "", job.Version) is { } known ? known
+                : Of(work, job, house ??= HouseOf(work));
     }
 
     /// <summary>The shop's spring bars and limits.</summary>

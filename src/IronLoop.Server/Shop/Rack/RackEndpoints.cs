@@ -28,8 +28,7 @@ internal static class RackEndpoints
     private static List<TagWire> List(OpenShop shop, RackTags tags, TimeProvider clock, string? words = null, string? by = null)
     {
         var sought = (words ?? "").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Take(8).ToArray();
-        using var work = shop.Look();
-        return tags.Of(work, sought, string.IsNullOrEmpty(by) ? null : by, clock.Today());
+        return tags.Of(shop, work => Storage.Jobs.Tags(work, sought, string.IsNullOrEmpty(by) ? null : by), clock.Today());
     }
 
     private static List<TagWire> Tags(long[] of, OpenShop shop, RackTags tags, TimeProvider clock)
@@ -37,8 +36,7 @@ internal static class RackEndpoints
         var refusals = new Refusals();
         refusals.Check("$.of", MostTags, of.Length);
         refusals.ThrowIfAny("Too many tags are asked for; ask for the rack.");
-        using var work = shop.Look();
-        return tags.Of(work, of, clock.Today());
+        return tags.Of(shop, work => [.. of.Distinct().Select(id => Storage.Jobs.Tag(work, id)).OfType<JobTag>()], clock.Today());
     }
 
     private static JobWire One(long id, OpenShop shop, TimeProvider clock, HttpResponse response)

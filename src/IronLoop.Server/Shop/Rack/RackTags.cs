@@ -1,6 +1,7 @@
 using IronLoop.Core.Bench;
 using IronLoop.Core.Jobs;
 using IronLoop.Server.Contract;
+using IronLoop.Server.Door;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Shop.Rack;
@@ -23,23 +24,35 @@ internal sealed class RackTags(ShopFile shop)
     // Held while tags are worked out: who asks for the same meanwhile finds them done.
     private readonly Lock _atWork = new();
 
-    /// <summary>The tags of the open jobs in which every word is found.</summary>
-    public List<TagWire> Of(ShopWork work, IReadOnlyList<string> words, string? by, DateOnly today) => Wires(work, Storage.Jobs.Tags(work, words, by), today);
-
-    /// <summary>The tags of some jobs, those that still hang on the rack.</summary>
-    public List<TagWire> Of(ShopWork work, IEnumerable<long> jobs, DateOnly today) =>
-        Wires(work, [.. jobs.Distinct().Select(id => Storage.Jobs.Tag(work, id)).OfType<JobTag>()], today);
-
-    private List<TagWire> Wires(ShopWork work, IReadOnlyList<JobTag> tags, DateOnly today)
+    /// <summary>Some of the tags on the rack.</summary>
+    /// <param name="open">The shop.</param>
+    /// <param name="which">Which.</param>
+    /// <param name="today">The day it is.</param>
+    public List<TagWire> Of(OpenShop open, Func<ShopWork, IReadOnlyList<JobTag>> which, DateOnly today)
     {
-        var far = tags.ToDictionary(t => t.Id, Kept);
-        if (far.ContainsValue(null))
+        using (var look = open.Look())
         {
-            using var _ = _atWork.EnterScope();
-            var missing = tags.Where(t => (far[t.Id] ??= Kept(t)) is null).Select(t => t.Id);
-            foreach (var job in JobReader.Each(work, missing.Select(id => Storage.Jobs.Find(work, id)!).ToList()))
-                _kept.Keep(JobReader.KeptOf(job), "", far[job.Job.Id] = HowFarIs(job.Progress), work.ReadFrom);
+            var (tags, far) = AsKept(look, which);
+            if (!far.ContainsValue(null))
+                return Wires(look, tags, far, today);
         }
+        using var _ = _atWork.EnterScope();
+        // Looked at anew: meanwhile others worked out most of it, and what was changed since would have to be worked out as it was.
+        using var now = open.Look();
+        var (hanging, known) = AsKept(now, which);
+        foreach (var job in JobReader.Each(now, hanging.Where(t => known[t.Id] is null).Select(t => Storage.Jobs.Find(now, t.Id)!).ToList()))
+            _kept.Keep(JobReader.KeptOf(job), "", known[job.Job.Id] = HowFarIs(job.Progress), now.ReadFrom);
+        return Wires(now, hanging, known, today);
+    }
+
+    private (IReadOnlyList<JobTag> Tags, Dictionary<long, HowFar?> Far) AsKept(ShopWork work, Func<ShopWork, IReadOnlyList<JobTag>> which)
+    {
+        var tags = which(work);
+        return (tags, tags.ToDictionary(t => t.Id, Kept));
+    }
+
+    private static List<TagWire> Wires(ShopWork work, IReadOnlyList<JobTag> tags, Dictionary<long, HowFar?> far, DateOnly today)
+    {
         var (waiting, come) = PartsTaken.OnTheRack(work);
         return
         [
