@@ -57,14 +57,14 @@ public sealed class MatchTests : IDisposable
         _screen.Until(() => _screen.All(".card").Count > 0);
         Press("SK-P20", "Try in the loop");
         _screen.Until(() => _screen.All("path.edge.dashed").Count > 0, "the band in the loop, dashed");
-        _screen.All(".card .ways tr").Count.ShouldBe(4);
+        _screen.Until(() => _screen.All(".card .ways tr").Count == 4, "four ways to wear it");
         _screen.UntilSays("two layers under the case");
         Press("SK-P20", "Reversed single");
         _screen.UntilSays("buckle on the 6 side");
         _screen.UntilSays("Choose the band that goes on.");
         Press("SK-P20", "Choose SK-P20");
         _screen.UntilSays("A band is chosen");
-        _screen.All("path.edge.dashed").ShouldBeEmpty();
+        _screen.Until(() => _screen.All("path.edge.dashed").Count == 0, "the chosen band is drawn solid");
         _screen.NoConsoleErrors();
     }
 

@@ -146,7 +146,7 @@ public sealed class SizeTests : IDisposable
         _screen.Go("/jobs/9/size");
         _screen.UntilSays("The fourth hole from the tight end can be worn.");
         _screen.UntilSays("3 left to tighten, 3 to loosen; the tail passes the buckle by 36.5 mm, both keepers hold it.");
-        _screen.All(".keeper").Count.ShouldBe(2);
+        _screen.Until(() => _screen.All(".keeper").Count == 2, "both keepers drawn");
         _screen.Press("Looser");
         _screen.Until(() => _screen.Told("position") == "5");
         Tab("Lengths");
