@@ -1,7 +1,7 @@
 import '@fontsource/barlow-semi-condensed/latin-400.css'
 import '@fontsource/barlow-semi-condensed/latin-600.css'
 import '@fontsource-variable/red-hat-mono'
-import 'vuetify/styles'
+import 'vuetify/styles/core'
 import './frame/paper.css'
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { createApp } from 'vue'

@@ -1,6 +1,4 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import JobView from './job/JobView.vue'
-import NewJob from './stations/take-in/NewJob.vue'
 import StartView from './shop/StartView.vue'
 import { pathOf } from './job/stations'
 
@@ -8,7 +6,7 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', component: StartView },
-    { path: '/take-in', component: NewJob },
+    { path: '/take-in', component: () => import('./stations/take-in/NewJob.vue') },
     { path: '/log', component: () => import('./shop/LogView.vue') },
     { path: '/clients/:id(\\d+)', component: () => import('./shop/ClientView.vue') },
     { path: '/house', redirect: '/house/catalogue' },
@@ -16,7 +14,7 @@ export const router = createRouter({
     { path: '/bands/:id(\\d+)/fits', component: () => import('./stations/match/FitsView.vue') },
     { path: '/bands/new', component: () => import('./stations/match/NewBand.vue') },
     { path: '/jobs/:id(\\d+)', redirect: (to) => `/jobs/${String(to.params.id)}/${pathOf.takeIn}` },
-    { path: '/jobs/:id(\\d+)/:station', component: JobView },
+    { path: '/jobs/:id(\\d+)/:station', component: () => import('./job/JobView.vue') },
     { path: '/:rest(.*)*', redirect: '/' },
   ],
 })

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onMounted, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { wholeOf } from '../api/refused'
 import { asDay } from '../controls/days'
-import { parts } from '../stations'
+import { fetchTheRest, partsHere, partsOf } from '../stations'
 import { provideJob } from './here'
+import type { Station } from '../api/shop'
+import type { StationParts } from './station'
 import StationChain from './StationChain.vue'
 import { stationAt } from './stations'
 
@@ -16,6 +18,21 @@ const { wide } = here
 const job = computed(() => read.data.value)
 /** What is on the screen stays there while the server does not answer: it may hold what is not saved yet. */
 const notThere = computed(() => (job.value ? null : read.error.value))
+/** The station that is shown: the one before stays until this one's code is here. */
+const shown = shallowRef<{ at: Station; parts: StationParts }>()
+const unfetched = shallowRef(false)
+watch(
+  station,
+  async (at) => {
+    unfetched.value = false
+    const parts = partsHere(at) ?? (await partsOf(at).catch(() => undefined))
+    if (at !== station.value) return
+    if (parts) shown.value = { at, parts }
+    else unfetched.value = true
+  },
+  { immediate: true },
+)
+onMounted(() => (window.requestIdleCallback ?? window.setTimeout)(() => void fetchTheRest()))
 const says = computed(() => job.value?.stations.find((s) => s.station === station.value)?.says)
 </script>
 
@@ -38,15 +55,18 @@ const says = computed(() => job.value?.stations.find((s) => s.station === statio
 
     <div class="mid" :class="{ wide }">
       <div class="sheet">
-        <p class="says" data-testid="says">{{ says }}</p>
-        <component :is="parts[station].sheet" :key="`${job.id}-${station}`" />
+        <p v-if="unfetched" role="alert" class="says">
+          This station could not be fetched: the server does not answer. Open it again when it does.
+        </p>
+        <p v-else class="says" data-testid="says">{{ says }}</p>
+        <component :is="shown.parts.sheet" v-if="shown" :key="`${job.id}-${shown.at}`" />
       </div>
       <div v-if="!wide" class="view">
-        <component :is="parts[station].view" :key="`${job.id}-${station}`" />
+        <component :is="shown.parts.view" v-if="shown" :key="`${job.id}-${shown.at}`" />
       </div>
     </div>
     <div class="flat">
-      <component :is="parts[station].mat" v-if="parts[station].mat" :key="`${job.id}-${station}`" />
+      <component :is="shown.parts.mat" v-if="shown?.parts.mat" :key="`${job.id}-${shown.at}`" />
     </div>
   </section>
 </template>

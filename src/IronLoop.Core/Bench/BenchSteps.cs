@@ -189,7 +189,7 @@ public sealed class BenchSteps
         foreach (var hand in Stand.Joints.Where(j => j is { Closed: true, Fastener: Fastener.ByHand } && !IsSlide(j) && Stand.Is(j.A, Place.Watch)).ToList())
         {
             var hangs = Stand.Hanging(hand.A);
-            if (opening.Contains(hand) || opening.Any(j => !j.Fastener.IsByHand() && (hangs.Contains(j.A) || hangs.Contains(j.B))))
+            if (opening.Contains(hand) || opening.Any(j => !j.Fastener.IsByHand() && hangs.Contains(j.A)))
                 Add(StepRow.Unbuckle, hand.Id, new Act.Open(hand.Id));
         }
     }

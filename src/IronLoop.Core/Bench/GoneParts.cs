@@ -26,7 +26,7 @@ public static class GoneParts
 
     /// <summary>The plan when a part is there again: where it was to go, it goes.</summary>
     public static BenchPlan Found(this BenchPlan plan, string part) =>
-        plan.Each(stand => stand.Put([part], stand.Joints.Any(j => j.Closed && j.Parts.Contains(part)) ? Place.Watch : Place.Bag));
+        plan.Each(stand => stand.Put([part], PlaceOf(stand, part)));
 
     /// <summary>The plan with a part from stock in the place of one that is gone.</summary>
     /// <param name="plan">The plan.</param>
@@ -37,8 +37,7 @@ public static class GoneParts
         var from = plan.From.With(part);
         return (plan with { From = from }).Each(stand =>
         {
-            var isNeeded = stand.Joints.Any(j => j.Closed && j.Parts.Contains(gone));
-            stand.Set(part with { Place = isNeeded ? Place.Watch : Place.Bag });
+            stand.Set(part with { Place = PlaceOf(stand, gone) });
             foreach (var joint in stand.Joints.Where(j => j.Parts.Contains(gone)).ToList())
                 stand.Set(joint with { Parts = [.. joint.Parts.Select(p => p == gone ? part.Id : p)] });
         });
@@ -53,6 +52,9 @@ public static class GoneParts
         foreach (var joint in stand.Joints.Where(j => j.Parts.Contains(part.Id)).ToList())
             stand.Set(joint with { Parts = [.. joint.Parts.Select(p => p == part.Id ? own : p)] });
     });
+
+    // With what it holds together, in the watch or in a run that leaves as it is; what holds nothing goes back with the rest.
+    private static Place PlaceOf(Stand stand, string part) => stand.Joints.FirstOrDefault(j => j.Closed && j.Parts.Contains(part)) is { } holds ? stand[holds.A].Place : Place.Bag;
 
     /// <summary>The plan when what the wearer shuts was found to belong elsewhere.</summary>
     /// <param name="plan">The plan.</param>

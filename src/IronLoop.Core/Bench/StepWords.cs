@@ -581,10 +581,13 @@ public sealed class StepWords
     /// <summary>The joint's number on the lay-out: it follows the link of that number; null for one that was not there.</summary>
     private int? Numbered(Stand stand, Joint joint)
     {
-        if (_numbers.TryGetValue(joint.A, out var after))
+        if (NumberOn(joint.A, joint.Side) is { } after)
             return IsClosure(stand, joint) && joint.Side is { } side ? _came[side] : after;
-        return _numbers.TryGetValue(joint.B, out var before) ? before - 1 : null;
+        return NumberOn(joint.B, joint.Side) - 1;
     }
+
+    // A link that comes over from the other side has its number there.
+    private int? NumberOn(string link, Side? side) => _numbers.TryGetValue(link, out var number) && (side is null || _sides[link] == side) ? number : null;
 
     private BenchPlace? WhereOf(Stand stand, Joint joint, IReadOnlyList<Thing> removed)
     {

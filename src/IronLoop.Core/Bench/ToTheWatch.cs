@@ -266,7 +266,7 @@ public static class ToTheWatch
             }
             // The shop keeps the clasp of a band from stock that leaves with another one.
             var isKept = facts is { Owner: Owner.Shop, Other.FromOldBand: false } && thing.Fits == FromTheWatch.Wanted && IsOfItsClosure(lies, thing.Id);
-            var isStock = thing.Place == Place.Drawer && (thing.Fits != FromTheWatch.Wanted || facts.Owner == Owner.Client || thing.Article.Length > 0 || thing.Of is { } link && to[link].Article.Length > 0);
+            var isStock = thing.Place == Place.Drawer && (thing.Fits != FromTheWatch.Wanted || facts.Owner == Owner.Client);
             if (thing.Place is Place.Thrown or Place.Lost or Place.Loan || isStock)
                 continue;
             var isShops = thing.Owner == Owner.Shop && (thing.Article.Length > 0 || thing.Of is { } its && to[its].Article.Length > 0);

@@ -11,7 +11,7 @@ using IronLoop.Core.Tray;
 
 namespace IronLoop.Core.Jobs;
 
-/// <summary>What the bench works from, gathered from a job's job.</summary>
+/// <summary>What the bench works from, gathered from a job.</summary>
 public static class BenchFactsOf
 {
     /// <summary>The facts of a job.</summary>

@@ -11,23 +11,26 @@ public static class BenchAccounts
     /// <param name="work">The piece of work.</param>
     /// <param name="job">The job.</param>
     /// <param name="by">Who is at work, by initials: how they hold and turn goes with it; null where nobody has to say.</param>
-    public static BenchAccount Of(ShopWork work, Job job, string? by)
+    /// <param name="pieces">What is known of the job.</param>
+    internal static BenchAccount Of(ShopWork work, Job job, string? by, JobPieces pieces)
     {
-        var marks = TakeIns.MarksOf(work, job.Id);
-        var (plan, done) = (BenchWork.Plan(work, job.Id, out var damage), BenchWork.Done(work, job.Id));
+        T Of<T>(string name, Func<ShopWork, long, T> read) => pieces.Of(work, name, () => read(work, job.Id));
+        var marks = Of("condition", TakeIns.MarksOf);
+        var (plan, damage) = Of("bench plan", static (work, id) => (BenchWork.Plan(work, id, out var damage), damage));
+        var (done, hand) = (Of("done", BenchWork.Done), by ?? job.TakenInBy);
         return new BenchAccount(
-            BenchSetups.Of(work, job.Id) ?? BenchSetups.OfTheHouse(work), JointLooks.Of(work, job.Id), CameAs.Of(work, job.Id), plan, done, OwnParts.Of(work, job.Id),
+            Of("setup", BenchSetups.Of) ?? Of("the house's way", static (work, _) => BenchSetups.OfTheHouse(work)), Of("looks", JointLooks.Of), Of("came", CameAs.Of), plan, done, Of("own", OwnParts.Of),
             [.. marks.Select(m => $"{Words(m.Kind.ToString())} on the {Words(m.Place.ToString())}{(m.Note.Length > 0 ? $" ({m.Note})" : "")}")])
         {
             MissingBars = marks.Where(m => m.Kind == DamageKind.MissingBar).Select(m => SideOf(m.Place)).OfType<Side>().ToHashSet(),
             IsDirty = marks.Any(m => m.Kind == DamageKind.Dirt),
-            ToGauge = ToBeGauged.Of(work, job.Id),
+            ToGauge = Of("to gauge", ToBeGauged.Of),
             Damage = damage is not null ? $"what it works from cannot be read: {damage}" : done.FirstOrDefault(d => d.Damage is not null)?.Damage,
-            Lent = LentThings.Of(work, job.Id),
-            Tried = TriedOns.Last(work, job.Id),
-            Wall = ToolWalls.Of(work),
-            Hands = BenchSetups.HandsOf(work, by ?? job.TakenInBy),
-            BandBefore = HandOvers.LeftWith(work, job.WatchId, job.TakenInAt) is { } left ? Bands.Find(work, left)?.Band : null,
+            Lent = Of("lent", LentThings.Of),
+            Tried = Of("tried", TriedOns.Last),
+            Wall = Of("wall", static (work, _) => ToolWalls.Of(work)),
+            Hands = pieces.Of(work, $"hands {hand}", () => BenchSetups.HandsOf(work, hand)),
+            BandBefore = pieces.Of(work, "left with", () => HandOvers.LeftWith(work, job.WatchId, job.TakenInAt)) is { } left ? JobReader.BandOf(work, pieces, left)?.Band : null,
         };
     }
 

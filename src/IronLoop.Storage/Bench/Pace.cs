@@ -16,18 +16,21 @@ internal sealed class Pace(JobChanges changes)
     private IReadOnlyDictionary<StepRow, double>? _minutes;
     private long _asOf;
     private int _counted;
+    private Tables _from;
 
     /// <summary>The minutes by row; rows with too few times have none.</summary>
     public IReadOnlyDictionary<StepRow, double> Minutes(ShopWork work)
     {
         lock (_lock)
         {
-            if (_minutes is null || changes.Since(_asOf) is not { } since || since.Count > _counted / 100 || since.Any(c => c.All))
+            if (_minutes is null || changes.Since(_asOf) is not { } since || since.Where(c => c.Tables.Meets(_from)).Distinct().Count() > _counted / 100)
             {
                 _asOf = work.ReadFrom;
-                var times = work.Query(
-                    $"SELECT row, seconds FROM bench_step WHERE seconds IS NOT NULL AND skipped IS NULL ORDER BY done_at DESC LIMIT {Looked}",
-                    row => (Row: row.Choice<StepRow>("row"), Seconds: row.Count("seconds")));
+                var times = work.Noting(
+                    () => work.Query(
+                        $"SELECT row, seconds FROM bench_step WHERE seconds IS NOT NULL AND skipped IS NULL ORDER BY done_at DESC LIMIT {Looked}",
+                        row => (Row: row.Choice<StepRow>("row"), Seconds: row.Count("seconds"))),
+                    out _from);
                 _counted = times.Count;
                 _minutes = times.GroupBy(s => s.Row).Where(g => g.Count() >= Enough)
                     .ToDictionary(g => g.Key, g => Math.Round(g.Select(s => s.Seconds).Order().ElementAt(g.Count() / 2) / 60.0, 1));

@@ -48,14 +48,19 @@ internal sealed partial class Changed
     /// <summary>Whether nothing was.</summary>
     public bool IsNothing => !All && !Stock && Jobs.Count == 0 && Bands.Count == 0 && _clients.Count == 0 && _watches.Count == 0;
 
+    /// <summary>The tables that were written.</summary>
+    public Tables Tables { get; private set; }
+
     /// <summary>That everything may be another.</summary>
-    public static Changed Everything => new() { All = true };
+    public static Changed Everything => new() { All = true, Tables = Tables.All };
+
+    /// <summary>Leaves out what was written so far: that somebody laid a hand on a job tells nothing of it but its version.</summary>
+    public void OnlyTheHand() => Tables = Tables.None;
 
     /// <summary>Whether it plays a part in what was worked out of a job.</summary>
     /// <param name="of">What that was worked out of.</param>
-    /// <param name="mindsStock">Whether it hangs on what lies in stock.</param>
-    public bool Touches(KeptOf of, bool mindsStock) =>
-        All || (mindsStock && Stock) || Jobs.Contains(of.Job) || _watches.Contains(of.Watch) || _clients.Contains(of.Client)
+    public bool Touches(KeptOf of) =>
+        All || Jobs.Contains(of.Job) || _watches.Contains(of.Watch) || _clients.Contains(of.Client)
         || (Bands.Count > 0 && (of.HasBandBefore || (of.Band is { } band && Bands.Contains(band))));
 
     /// <summary>Looks up whose jobs they are, before it is stored.</summary>
@@ -75,9 +80,11 @@ internal sealed partial class Changed
     /// <summary>Takes a statement that writes.</summary>
     /// <param name="sql">The statement.</param>
     /// <param name="values">Its values.</param>
+    /// <param name="tables">The tables it may change.</param>
     /// <param name="ofJob">The job the work is laid on; null when it is laid on none.</param>
-    public void Add(string sql, ReadOnlySpan<(string Name, object? Value)> values, long? ofJob)
+    public void Add(string sql, ReadOnlySpan<(string Name, object? Value)> values, Tables tables, long? ofJob)
     {
+        Tables |= tables;
         var (table, job) = Read.GetOrAdd(sql, static s => Look(s));
         if (OfNoJob.Contains(table))
             return;

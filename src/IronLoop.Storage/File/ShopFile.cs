@@ -30,14 +30,17 @@ public sealed class ShopFile : IDisposable
     // Lines that wait for the next piece of work, with what is prepared on them.
     private readonly ConcurrentStack<Line> _idle = new();
     private volatile bool _isClosed;
+    private readonly Lazy<Schema> _schema;
+    private long _indexBegun;
 
     private static readonly ConcurrentDictionary<ShopFile, bool> AllOpen = new();
 
     private ShopFile(string path)
     {
         Path = path;
+        _schema = new Lazy<Schema>(ReadSchema);
         Pace = new Pace(JobChanges);
-        Known = new KeptByJob<Core.Jobs.JobSnapshot>(JobChanges, MostKnown, mindsStock: true);
+        Known = new KnownJobs(JobChanges, MostKnown);
         _connectionString = new SqliteConnectionStringBuilder
         {
             DataSource = path,
@@ -57,7 +60,10 @@ public sealed class ShopFile : IDisposable
     public JobChanges JobChanges { get; } = new();
 
     /// <summary>The jobs that are at work, as they are known.</summary>
-    internal KeptByJob<Core.Jobs.JobSnapshot> Known { get; }
+    internal KnownJobs Known { get; }
+
+    /// <summary>The file's tables; read when they are first asked for, which is when it is up to date.</summary>
+    internal Schema Schema => _schema.Value;
 
     /// <summary>How long steps take here.</summary>
     internal Pace Pace { get; }
@@ -177,6 +183,9 @@ public sealed class ShopFile : IDisposable
     /// <summary>Held while the log's index is brought up to what is stored.</summary>
     internal Lock IndexAtWork { get; } = new();
 
+    /// <summary>How often that was begun.</summary>
+    internal long IndexBegun { get => Interlocked.Read(ref _indexBegun); set => Interlocked.Exchange(ref _indexBegun, value); }
+
     /// <summary>Held while a backup is made or written anew, so that none is made of what is just being forgotten.</summary>
     internal Lock BackupsAtWork { get; } = new();
 
@@ -223,6 +232,12 @@ public sealed class ShopFile : IDisposable
             line.Dispose();
         else
             _idle.Push(line);
+    }
+
+    private Schema ReadSchema()
+    {
+        using var connection = Connect();
+        return Schema.Of(connection);
     }
 
     private static string Synchronous(bool lasting) => $"PRAGMA synchronous = {(lasting ? "FULL" : "NORMAL")};";

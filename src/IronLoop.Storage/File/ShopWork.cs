@@ -17,6 +17,7 @@ public sealed class ShopWork : IDisposable
     private Action? _onCommitted;
     private readonly HashSet<long> _bandsOnTheShelf = [];
     private Changed _changed = new();
+    private Tables _named;
 
     internal ShopWork(ShopFile shop, Line line, bool writing, Action? onEnded = null)
     {
@@ -51,7 +52,10 @@ public sealed class ShopWork : IDisposable
     internal bool IsLooking { get; private set; }
 
     /// <summary>What is kept in memory of the jobs.</summary>
-    internal KeptByJob<Core.Jobs.JobSnapshot> Known => _shop.Known;
+    internal KnownJobs Known => _shop.Known;
+
+    /// <summary>The tables that are written in it and not stored yet.</summary>
+    internal Tables Written => _changed.Tables;
 
     /// <summary>How long steps take here.</summary>
     internal Pace Pace => _shop.Pace;
@@ -63,6 +67,9 @@ public sealed class ShopWork : IDisposable
     public void Commit()
     {
         _changed.Complete(this);
+        // Told before it can be seen, so that nobody puts what it changes together with what they knew; and after it, so that nobody keeps
+        // what they read meanwhile.
+        _shop.JobChanges.Tell(_changed);
         _transaction.Commit();
         _onCommitted?.Invoke();
         if (_bandsOnTheShelf.Count > 0)
@@ -95,7 +102,11 @@ public sealed class ShopWork : IDisposable
     }
 
     /// <summary>Says that all there is so far is whose hand it is.</summary>
-    internal void HandIsLaidOn() => IsUntouched = true;
+    internal void HandIsLaidOn()
+    {
+        IsUntouched = true;
+        _changed.OnlyTheHand();
+    }
 
     /// <inheritdoc />
     public void Dispose()
@@ -148,11 +159,22 @@ public sealed class ShopWork : IDisposable
             yield return map(reader);
     }
 
+    /// <summary>Reads something, and says from which tables.</summary>
+    internal T Noting<T>(Func<T> read, out Tables from)
+    {
+        var before = _named;
+        _named = Tables.None;
+        var value = read();
+        from = _named;
+        _named |= before;
+        return value;
+    }
+
     private SqliteCommand Writing(string sql, ReadOnlySpan<(string Name, object? Value)> values)
     {
         if (IsLooking)
             throw new InvalidOperationException("This piece of work only looks; nothing can be written in it.");
-        _changed.Add(sql, values, Hand?.JobId);
+        _changed.Add(sql, values, _shop.Schema.Written(sql), Hand?.JobId);
         IsUntouched = false;
         return Command(sql, values);
     }
@@ -160,6 +182,7 @@ public sealed class ShopWork : IDisposable
     // A statement that fails is not given back: it may be in the middle of something.
     private SqliteCommand Command(string sql, ReadOnlySpan<(string Name, object? Value)> values)
     {
+        _named |= _shop.Schema.Named(sql);
         var command = _line.Take(sql, _transaction);
         foreach (var (name, value) in values)
         {

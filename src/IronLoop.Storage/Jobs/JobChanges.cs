@@ -4,7 +4,7 @@ namespace IronLoop.Storage;
 public sealed class JobChanges
 {
     // Who missed more than these knows only that much has changed.
-    private const int Remembered = 512;
+    private const int Remembered = 1_024;
 
     private readonly Lock _lock = new();
     private readonly Queue<Changed> _recent = [];

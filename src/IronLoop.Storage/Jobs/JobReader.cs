@@ -14,25 +14,22 @@ public static class JobReader
             return null;
         // Whose hand it is is laid on before anything is changed: what was known before that is how it stands.
         var version = stands.Version - (work.Hand?.JobId == id && !work.IsLooking ? 1 : 0);
-        if (work.IsUntouched && work.Known.Find(id, work.By ?? "", version) is { } known)
+        if (work.IsUntouched && work.Known.Find(id, work.By ?? "", version)?.Whole is { } known)
             return known;
-        var job = Of(work, Jobs.Find(work, id)!, HouseOf(work));
-        if (work.IsLooking)
-            work.Known.Keep(KeptOf(job), work.By ?? "", job, work.ReadFrom);
-        return job;
+        return Read(work, Jobs.Find(work, id)!);
     }
 
     /// <summary>What is worked out of a job hangs on.</summary>
     public static KeptOf KeptOf(JobSnapshot job) =>
         new(job.Job.Id, job.Job.Version, job.Job.WatchId, job.Job.Client.Id, job.Job.BandId, job.Account.BandBefore is not null);
 
-    /// <summary>Several jobs, one after the other. What is known of them is not read again; what the house has is read once for all.</summary>
+    /// <summary>Several jobs, one after the other. What is known of them and still stands is not read again.</summary>
     public static IEnumerable<JobSnapshot> Each(ShopWork work, IEnumerable<Job> jobs)
     {
         House? house = null;
         foreach (var job in jobs)
-            yield return work is { IsUntouched: true, IsLooking: true } && work.Known.Find(job.Id, work.By ?? "", job.Version) is { } known ? known
-                : Of(work, job, house ??= HouseOf(work));
+            yield return work is { IsUntouched: true, IsLooking: true } && work.Known.Find(job.Id, work.By ?? "", job.Version)?.Whole is { } known ? known
+                : Of(work, job, work.Known.PiecesOf(job.Id, work.By ?? "", work.Written), house ??= HouseOf(work));
     }
 
     /// <summary>The shop's spring bars and limits.</summary>
@@ -42,14 +39,26 @@ public static class JobReader
         return new House(bars.Count > 0 ? bars : null, Limits.Of(work));
     }
 
-    private static JobSnapshot Of(ShopWork work, Job job, House house) => new(
+    private static JobSnapshot Read(ShopWork work, Job job)
+    {
+        var (whose, pieces) = (work.By ?? "", work.Known.PiecesOf(job.Id, work.By ?? "", work.Written));
+        var read = Of(work, job, pieces, pieces.OfShop(work, "house", () => HouseOf(work)));
+        if (work.IsLooking)
+            work.Known.Keep(KeptOf(read), whose, new KnownJob(read, pieces), work.ReadFrom);
+        return read;
+    }
+
+    private static JobSnapshot Of(ShopWork work, Job job, JobPieces pieces, House house) => new(
         job,
-        Gaugings.Of(work, job.Id),
-        job.BandId is { } band ? Bands.Find(work, band) : null,
-        Plans.Find(work, job.Id),
-        BenchAccounts.Of(work, job, work.By),
+        pieces.Of(work, "gauged", () => Gaugings.Of(work, job.Id)),
+        job.BandId is { } band ? BandOf(work, pieces, band) : null,
+        pieces.Of(work, "plan", () => Plans.Find(work, job.Id)),
+        BenchAccounts.Of(work, job, work.By, pieces),
         house,
-        JobClasps.Of(work, job.Id),
-        PartsTaken.Of(work, job.Id),
-        MarkedLinks.Of(work, job.Id));
+        pieces.Of(work, "clasp", () => JobClasps.Of(work, job.Id)),
+        pieces.OfShop(work, "taken", () => PartsTaken.Of(work, job.Id)),
+        pieces.Of(work, "marked", () => MarkedLinks.Of(work, job.Id)));
+
+    /// <summary>A band that plays a part in a job.</summary>
+    internal static StockBand? BandOf(ShopWork work, JobPieces pieces, long band) => pieces.OfShop(work, $"band {band}", () => Bands.Find(work, band));
 }

@@ -13,11 +13,10 @@ public readonly record struct KeptOf(long Job, long Version, long Watch, long Cl
 /// What was worked out of jobs, kept in memory by the version each was at. It is dropped when anything is stored that it hangs on; and what was
 /// read before that is not taken in after it.
 /// </summary>
-/// <typeparam name="T">What is kept; it does not change.</typeparam>
+/// <typeparam name="T">What is kept.</typeparam>
 /// <param name="changes">What is stored in the shop.</param>
 /// <param name="most">How many are kept, 1 or more; beyond that the oldest goes.</param>
-/// <param name="mindsStock">Whether it hangs on what lies in stock.</param>
-public sealed class KeptByJob<T>(JobChanges changes, int most, bool mindsStock)
+public class KeptByJob<T>(JobChanges changes, int most)
     where T : class
 {
     private readonly Lock _lock = new();
@@ -38,6 +37,19 @@ public sealed class KeptByJob<T>(JobChanges changes, int most, bool mindsStock)
         }
     }
 
+    /// <summary>Uses what is kept of a job, of whatever version; nobody changes it meanwhile.</summary>
+    private protected TUsed Use<TUsed>(long job, string whose, Func<T?, TUsed> use)
+    {
+        lock (_lock)
+        {
+            CatchUp();
+            return use(_kept.TryGetValue((job, whose), out var kept) ? kept.Value : null);
+        }
+    }
+
+    /// <summary>Whether something kept still stands after a change.</summary>
+    private protected virtual bool StandsAfter(T value, KeptOf of, Changed changed) => !changed.Touches(of);
+
     /// <summary>Keeps it, unless what it hangs on was changed since.</summary>
     /// <param name="of">What it was worked out of.</param>
     /// <param name="whose">Whose eyes it is for.</param>
@@ -48,7 +60,7 @@ public sealed class KeptByJob<T>(JobChanges changes, int most, bool mindsStock)
         lock (_lock)
         {
             CatchUp();
-            if (changes.Since(readAt) is not { } since || since.Any(c => c.Touches(of, mindsStock)))
+            if (changes.Since(readAt) is not { } since || !StandAfterAll(value, of, since))
                 return;
             if (_kept.TryAdd((of.Job, whose), (of, value)))
                 _order.Enqueue((of.Job, whose));
@@ -72,7 +84,7 @@ public sealed class KeptByJob<T>(JobChanges changes, int most, bool mindsStock)
         else
         {
             foreach (var (key, kept) in _kept)
-                if (since.Any(c => c.Touches(kept.Of, mindsStock)))
+                if (!StandAfterAll(kept.Value, kept.Of, since))
                     _kept.Remove(key);
             // What was dropped and kept anew stands in the order once more.
             if (_order.Count > 2 * most)
@@ -83,5 +95,13 @@ public sealed class KeptByJob<T>(JobChanges changes, int most, bool mindsStock)
             }
         }
         _caughtUp = now;
+    }
+
+    private bool StandAfterAll(T value, KeptOf of, IReadOnlyList<Changed> since)
+    {
+        foreach (var changed in since)
+            if (!StandsAfter(value, of, changed))
+                return false;
+        return true;
     }
 }

@@ -116,8 +116,12 @@ public static class Visits
     /// <summary>Brings the index up to what is stored, a few jobs at a time, so that nobody waits for all of them. Where nothing can be written it stays as it is.</summary>
     public static void CatchUp(ShopFile shop)
     {
-        // Who asks meanwhile waits for this one, instead of doing the same beside it.
+        // Who asks meanwhile waits for this one, instead of doing the same beside it; and one that began after they asked does for them too.
+        var begun = shop.IndexBegun;
         using var _ = shop.IndexAtWork.EnterScope();
+        if (shop.IndexBegun != begun)
+            return;
+        shop.IndexBegun++;
         IReadOnlyList<long> due;
         using (var look = shop.Look())
             due = Due(look);

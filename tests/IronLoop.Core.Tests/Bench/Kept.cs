@@ -3,7 +3,7 @@ using System.Runtime.CompilerServices;
 namespace IronLoop.Core.Tests.Bench;
 
 /// <summary>A step as it stands on the screen.</summary>
-public sealed record KeptStep(string Row, int Round, string Says, string Tool, string? Direction, string? FallsOut, string? Caution);
+public sealed record KeptStep(string Row, int Round, string Says, string Tool, string? Direction, string? FallsOut, string? Caution, string? Where = null);
 
 /// <summary>
 /// Step lists kept as text that a fitter can read aloud, in a folder `steps` beside the test. With IRON_LOOP_REVIEW=1 the files
@@ -39,6 +39,7 @@ public static class Kept
             if (step.Tool.Length > 0) lines.Add($"    with: {step.Tool}");
             if (step.Direction is not null) lines.Add($"    way: {step.Direction}");
             if (step.FallsOut is not null) lines.Add($"    falls out: {step.FallsOut}");
+            if (step.Where is not null) lines.Add($"    where: {step.Where}");
             if (step.Caution is not null) lines.Add($"    caution: {step.Caution}");
         }
         return string.Join('\n', lines) + "\n";

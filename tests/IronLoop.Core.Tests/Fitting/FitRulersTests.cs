@@ -33,6 +33,7 @@ public class FitRulersTests
     [InlineData(4.002, "2.0 mm to 6", false)]
     [InlineData(-5, "2.5 mm to 12", false)]
     [InlineData(0.02, "0.0 mm", true)]
+    [InlineData(1, "0.5 mm to 6", true)]
     public void A_bracelets_off_centre_names_its_side_and_is_judged(double twice, string text, bool inside)
     {
         var request = new PlanRequest(

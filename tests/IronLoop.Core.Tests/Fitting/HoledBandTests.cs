@@ -28,6 +28,10 @@ public class HoledBandTests
         });
 
     [Fact]
+    public void The_two_keepers_lie_beside_the_buckle_and_before_the_tail_s_end() =>
+        TwoPieceStrap.Keepers.ShouldBe([(Mm(7), Mm(11)), (Mm(21), Mm(25))]);
+
+    [Fact]
     public void What_is_left_each_way_is_the_most_that_any_place_in_the_window_leaves() =>
         Gen.Select(Bands, Gen.Int[90_000, 240_000], Gen.Int[0, 3_000]).Sample((band, micrometres, window) =>
         {

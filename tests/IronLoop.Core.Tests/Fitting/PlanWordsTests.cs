@@ -44,6 +44,14 @@ public class PlanWordsTests
     }
 
     [Fact]
+    public void Why_not_one_link_more_says_what_would_be_left_to_loosen()
+    {
+        var said = Enumerable.Range(0, 350).Select(tenths => Say(target: 140 + tenths / 10m)).ToList();
+        said.ShouldContain(s => s.Contains("would leave no room to loosen.", StringComparison.Ordinal));
+        said.ShouldNotContain(s => s.Contains("only 0.0 mm", StringComparison.Ordinal));
+    }
+
+    [Fact]
     public void A_clasp_that_drifts_is_said_with_its_side()
     {
         // The 12 side has no link that comes out, so every link leaves the 6 side.

@@ -32,6 +32,14 @@ public class PlannerTests
     }
 
     [Fact]
+    public void A_house_starts_with_a_millimetre_and_a_half_of_tolerance_two_off_the_middle_and_two_left_each_way()
+    {
+        PlanRequest.HouseTolerance.ShouldBe(Length.FromMillimetres(1.5m));
+        PlanRequest.HouseCentring.ShouldBe(new Centring(Length.Zero, Length.FromMillimetres(2)));
+        PlanRequest.HouseReserve.ShouldBe(new Reserve(Length.FromMillimetres(2), Length.FromMillimetres(2)));
+    }
+
+    [Fact]
     public void Answers_the_same_as_trying_every_combination() =>
         Gen.OneOf(RandomRequests.Small, RandomRequests.Tied).Sample(
             request =>

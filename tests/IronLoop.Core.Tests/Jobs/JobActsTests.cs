@@ -1,8 +1,12 @@
+using IronLoop.Core.Bands;
 using IronLoop.Core.Bench;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Shelf;
+using IronLoop.Core.Tray;
 using static IronLoop.Core.Tests.Bench.BenchJobs;
 
 namespace IronLoop.Core.Tests.Jobs;
@@ -24,6 +28,17 @@ public class JobActsTests
     }
 
     [Fact]
+    public void A_band_keeps_its_bars_at_the_clasp_where_they_are_used_again_whatever_becomes_of_the_other_parts()
+    {
+        static OwnPart Part(OwnPartKind kind, bool worn) => new(kind, Straight: true, Springy: true, Unworn: !worn);
+        static bool Keeps(params OwnPart[] own) =>
+            ChosenBand.Of(Band, LinkMarks.None, new JobClasp(), []).ClaspEnd(Figures.None, new JobClasp(), Snapshots.Account(own)).KeepsItsBars;
+        Keeps(Part(OwnPartKind.ClaspPins, worn: false), Part(OwnPartKind.SpringBars, worn: true)).ShouldBe(true);
+        Keeps(Part(OwnPartKind.ClaspPins, worn: true), Part(OwnPartKind.SpringBars, worn: false)).ShouldBe(false);
+        Keeps().ShouldBe(false, "nobody looked at any");
+    }
+
+    [Fact]
     public void Steps_are_done_in_order_and_taken_back_from_the_last()
     {
         var facts = Own();
@@ -40,5 +55,49 @@ public class JobActsTests
         BenchSteps.WhyNot(left, done, all[2].Key, tick: false).ShouldBe("That step is not done yet.");
         BenchSteps.WhyNot(all, [], all[0].Key, tick: false).ShouldBe("That step is not done yet.");
         BenchSteps.WhyNot([], done, all[2].Key, tick: true).ShouldBe("There is no such step in this plan.");
+    }
+
+    [Fact]
+    public void What_may_be_done_follows_the_job()
+    {
+        var own = Snapshots.Stock(Bracelet());
+        var agreed = Snapshots.Of(own, new Arrangement(Lie(4, 2), Lie(5, 1), 2));
+        Why(agreed, JobAct.ChooseBand).ShouldBeNull("no step is done yet");
+        Why(agreed, JobAct.MarkLinks).ShouldBeNull();
+        Why(agreed, JobAct.WearAnotherWay).ShouldBe("Only a band that is pulled through is worn in different ways.");
+        Why(agreed, JobAct.HandOver).ShouldNotBeNull().ShouldStartWith("Not ready to hand over.");
+        Why(agreed, JobAct.TakeInAgain).ShouldBe("Job 7 is still open: go on with it.");
+        Why(agreed, JobAct.WriteReferral).ShouldBe("This job is not referred to anybody.");
+        Why(Snapshots.Of(null), JobAct.KeepClasp).ShouldBe("Choose a band first; its clasp is looked at then.");
+        Why(Snapshots.Of(null), JobAct.Arrange).ShouldBe("Choose a band first.");
+        Why(Snapshots.Of(Snapshots.Stock(Strap()), request: Request.ChangeStrap), JobAct.MarkLinks).ShouldBe("Only a link bracelet is sized link by link.");
+
+        Why(agreed, JobAct.UseTray).ShouldBeNull();
+        Why(Snapshots.Of(null), JobAct.UseTray).ShouldBe("There is no tray before a plan is agreed.");
+
+        var referred = Snapshots.Of(own, with: j => j with { ReferredAt = Snapshots.Noon });
+        foreach (var act in (JobAct[])[JobAct.ChooseBand, JobAct.Arrange, JobAct.Work, JobAct.SetUpBench, JobAct.HandOver])
+            Why(referred, act).ShouldNotBeNull(act.ToString()).ShouldStartWith("This job is referred to a watchmaker");
+        Why(referred, JobAct.Gauge).ShouldBeNull("what is found is still noted");
+        Why(referred, JobAct.WriteReferral).ShouldBeNull();
+
+        var closed = Snapshots.Of(own, with: j => j with { ClosedAt = Snapshots.Noon });
+        foreach (var act in Enum.GetValues<JobAct>().Except([JobAct.WriteReferral, JobAct.TakeInAgain]))
+            Why(closed, act).ShouldBe("Job 7 is handed over and in the log; it cannot be changed.", act.ToString());
+        Why(closed, JobAct.TakeInAgain).ShouldBeNull();
+        Why(Snapshots.Of(own, with: j => j with { ClosedAt = Snapshots.Noon, Client = j.Client with { ErasedAt = Snapshots.Noon } }), JobAct.TakeInAgain)
+            .ShouldBe("This client asked to be forgotten; take the watch in as a new one.");
+    }
+
+    private static string? Why(JobSnapshot job, JobAct act) => job.May(act).Why;
+
+    [Fact]
+    public void Bars_at_the_lugs_that_are_worn_are_replaced_whatever_else_of_the_owner_s_is()
+    {
+        static OwnPart Part(OwnPartKind kind, bool worn) => new(kind, Straight: true, Springy: true, Unworn: !worn);
+        static bool Reuses(params OwnPart[] own) => BenchFactsOf.Of(Snapshots.Of(Snapshots.Stock(Bracelet()), account: Snapshots.Account(own)))!.ReuseBars;
+        Reuses(Part(OwnPartKind.ClaspPins, worn: true), Part(OwnPartKind.SpringBars, worn: false)).ShouldBeTrue();
+        Reuses(Part(OwnPartKind.ClaspPins, worn: false), Part(OwnPartKind.SpringBars, worn: true)).ShouldBeFalse();
+        Reuses().ShouldBeTrue("nobody looked at any");
     }
 }

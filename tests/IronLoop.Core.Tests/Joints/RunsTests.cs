@@ -41,6 +41,17 @@ public class RunsTests
             },
             iter: Often.Asked(5000));
 
+    [Fact]
+    public void Of_two_places_alike_the_one_whose_worst_joint_is_the_easier_is_opened()
+    {
+        RowJoint Opens(Fastener fastener) => new(true, false, fastener);
+        var chosen = Runs.Choose(
+            [.. Enumerable.Repeat(new RowLink("a", true), 5)],
+            [new RowJoint(false, false, Fastener.NotLookedAt), Opens(Fastener.Screw), Opens(Fastener.PinWithTube), Opens(Fastener.ScrewInTube), Opens(Fastener.SplitPin), Opens(Fastener.SpringBar)],
+            new Dictionary<string, int> { ["a"] = 1 }, [], false);
+        chosen.ShouldNotBeNull().Out.Single().From.ShouldBe(3, "a screw beside a pin with its tube is no easier than the pin");
+    }
+
     /// <summary>Every choice there is: any links of the right kinds, any place to go in.</summary>
     private static IEnumerable<(int, int, int, int, int)> All((RowLink[] Row, RowJoint[] Joints, Dictionary<string, int> Leave, string[] Join, bool AtClasp) side)
     {

@@ -184,6 +184,8 @@ public class WatchRulesTests
         LugWidthRule.Judge(Drilled, Leather with { Width = Mm(19.7m) }, tight).Verdict.ShouldBe(Verdict.Compromise);
         LugWidthRule.Judge(Drilled, Leather with { Width = Mm(19.7m) }, tight.With(Limit.SoftFits, LimitKind.All[(int)Limit.SoftFits].Usual)).Verdict.ShouldBe(Verdict.Fits);
         Should.Throw<ArgumentOutOfRangeException>(() => Usual.With(Limit.SoftFits, 9)).Message.ShouldContain("allowed is 0 to 5");
+        LimitKind.All.ShouldAllBe(k => k.Allowed.Holds(0) || !k.IsLength, "a house may have none of it");
+        LimitKind.All.ShouldAllBe(k => k.Allowed.Holds(k.Usual));
         LimitKind.All.Select(k => (int)k.Limit).ShouldBe(Enumerable.Range(0, LimitKind.All.Count));
     }
 

@@ -62,6 +62,16 @@ public class ClaspBenchTests
     }
 
     [Fact]
+    public void What_cannot_be_put_on_says_nothing_of_how_long_the_band_would_be()
+    {
+        var strap = new ClaspBench(Tests.Bench.BenchJobs.Strap(), new BandEndFacts(BandKind.TwoPiece, BandMaterial.Leather, Mm(18)), Wanted, null, [], HouseLimits.Usual);
+        var bracelets = strap.Judge(FoldOver("FOLD", 8, 1.5m, 18.5m, 20.5m));
+        bracelets.Judgement.Verdict.ShouldBe(Verdict.No);
+        bracelets.Effect.ShouldBeNull();
+        bracelets.Judgement.Rules.ShouldNotContain(r => r.Rule == ClaspReachRule.Name);
+    }
+
+    [Fact]
     public void A_clasp_whose_half_lengths_are_unknown_is_not_promised_anything()
     {
         var part = FoldOver("BARE", 8, 1.5m, 18.5m, 20.5m);

@@ -1,3 +1,4 @@
+using IronLoop.Core.Fitting;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 using IronLoop.Core.Stock;
@@ -18,6 +19,18 @@ public class PartTests
         var count = new PartCount(onHand, reserved, awaited, ordered, least);
         count.Free.ShouldBe(free);
         count.ToOrder.ShouldBe(toOrder);
+    }
+
+    [Fact]
+    public void A_part_is_told_by_what_was_measured_of_it()
+    {
+        static string Clasp(string name, ClaspFacts facts, BraceletClasp? loop = null) => new Part("CL", name) { Clasp = new StockedClasp(facts, loop, Length.Zero) }.Measured;
+        Clasp("Eight-hole fold-over", new ClaspFacts(ClaspKind.FoldOver, Mm(18.2m), Bar: Mm(1.5m)), new BraceletClasp(Mm(18), Mm(19), Side.Twelve, 8, Mm(1.5m), 0))
+            .ShouldBe("18.2 mm inside, bar 1.5 mm, 8 positions of 1.5 mm");
+        Clasp("Slim one", new ClaspFacts(ClaspKind.Butterfly, null) { Tube = Mm(9), OverButtons = Mm(17) }).ShouldBe("butterfly with push buttons, tube 9 mm, 17 mm over the buttons");
+        Clasp("Pin buckle", new ClaspFacts(ClaspKind.PinBuckle, Mm(16))).ShouldBe("16 mm inside", "its name says what it is");
+        new Part("LK", "Link") { Link = new StockedLink(Mm(8), Mm(20)) }.Measured.ShouldBe("pitch 8 mm, 20 mm wide");
+        new Part("PN", "Pin") { Pin = new FrictionPin(Mm(1), Mm(16)) }.Measured.ShouldBe("1 mm across, 16 mm long");
     }
 
     [Fact]

@@ -211,6 +211,6 @@ public sealed class Reach
             // Many counts come to the same sums; only the last kind's are told as they come.
             pairs = kind > 0 ? Once(Longer(pairs, kind, rest)) : Longer(pairs, kind, rest);
         }
-        return kinds.Pitch.Length > 0 ? pairs : pairs.Where(p => p.Twelve - p.Six >= centred.From && p.Twelve - p.Six <= centred.To);
+        return pairs;
     }
 }

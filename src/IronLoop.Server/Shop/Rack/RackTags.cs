@@ -19,7 +19,7 @@ internal sealed class RackTags(ShopFile shop)
     // More open jobs than any shop has; beyond that the oldest is worked out anew.
     private const int Most = 5_000;
 
-    private readonly KeptByJob<HowFar> _kept = new(shop.JobChanges, Most, mindsStock: false);
+    private readonly KeptByJob<HowFar> _kept = new(shop.JobChanges, Most);
 
     // Held while tags are worked out: who asks for the same meanwhile finds them done.
     private readonly Lock _atWork = new();

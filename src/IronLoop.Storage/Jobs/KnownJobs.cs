@@ -1,0 +1,46 @@
+using IronLoop.Core.Jobs;
+
+namespace IronLoop.Storage;
+
+/// <summary>A job as it is known, and the pieces it was put together from.</summary>
+/// <param name="job">The job.</param>
+/// <param name="pieces">Its pieces.</param>
+internal sealed class KnownJob(JobSnapshot job, JobPieces pieces)
+{
+    private Tables _ofJob, _ofShop;
+
+    /// <summary>The job; null once anything of it may be another.</summary>
+    public JobSnapshot? Whole { get; private set; } = job;
+
+    /// <summary>Notes what was changed since it was read.</summary>
+    /// <param name="changed">What was.</param>
+    /// <param name="touches">Whether that was of the job, its watch or its client.</param>
+    public void Note(Changed changed, bool touches)
+    {
+        _ofShop |= changed.Tables;
+        if (touches)
+            _ofJob |= changed.Tables;
+        if (touches || pieces.HangOn(changed.Tables))
+            Whole = null;
+    }
+
+    /// <summary>The pieces that still stand.</summary>
+    /// <param name="besides">What a piece of work changed that is not stored yet.</param>
+    public JobPieces Standing(Tables besides) => pieces.After(_ofJob | besides, _ofShop | besides);
+}
+
+/// <summary>The jobs that are at work, as they are known. What is changed of one leaves the pieces of it that were read from other tables.</summary>
+internal sealed class KnownJobs(JobChanges changes, int most) : KeptByJob<KnownJob>(changes, most)
+{
+    /// <summary>The pieces that are known of a job and still stand; none where nothing is known.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="whose">Whose eyes they are for.</param>
+    /// <param name="besides">What a piece of work changed that is not stored yet.</param>
+    public JobPieces PiecesOf(long job, string whose, Tables besides) => Use(job, whose, known => known?.Standing(besides)) ?? new JobPieces();
+
+    private protected override bool StandsAfter(KnownJob value, KeptOf of, Changed changed)
+    {
+        value.Note(changed, changed.Touches(of));
+        return true;
+    }
+}
