@@ -30,7 +30,28 @@ var memory = Memory(pid, up.Token);
 await Task.WhenAll(Enumerable.Range(1, benches).Select(n => new Bench(client, n, mix, pause, tally)).Select(b => isEmpty ? b.WorkEmpty(up.Token) : b.Work(up.Token)));
 await memory;
 tally.Print(watch.Elapsed);
+if (!isEmpty)
+{
+    await Held();
+    // The limit: what the same benches get out of a handler that does nothing.
+    var limit = new Tally();
+    using var soon = new CancellationTokenSource(TimeSpan.FromSeconds(5));
+    var shortly = Stopwatch.StartNew();
+    await Task.WhenAll(Enumerable.Range(1, benches).Select(n => new Bench(client, n, mix, TimeSpan.Zero, limit).WorkEmpty(soon.Token)));
+    limit.Print(shortly.Elapsed);
+}
 return 0;
+
+// How long the file was held for writing: the first bound that half of all stays within.
+async Task Held()
+{
+    var told = (await client.GetStringAsync("/api/metrics")).Split('\n');
+    double Of(string name) => told.Where(l => l.StartsWith(name, StringComparison.Ordinal)).Select(l => double.Parse(l.Split(' ')[1], CultureInfo.InvariantCulture)).FirstOrDefault();
+    var count = Of("iron_loop_write_held_seconds_count");
+    var bound = told.Where(l => l.StartsWith("iron_loop_write_held_seconds_bucket", StringComparison.Ordinal))
+        .First(l => double.Parse(l.Split(' ')[1], CultureInfo.InvariantCulture) >= count / 2).Split('"')[1];
+    Console.WriteLine($"written {count:0} times; held on average {1000 * Of("iron_loop_write_held_seconds_sum") / count:0.00} ms, half of them no longer than {bound} s");
+}
 
 // The server's resident memory, ten times over the run.
 async Task Memory(string process, CancellationToken stop)

@@ -6,10 +6,13 @@ namespace IronLoop.Load;
 internal sealed class Tally
 {
     private readonly ConcurrentDictionary<string, ConcurrentBag<double>> _times = new(StringComparer.Ordinal);
+    private readonly ConcurrentBag<double> _writes = [];
     private readonly ConcurrentDictionary<string, int> _errors = new(StringComparer.Ordinal);
 
-    public void Add(string kind, TimeSpan took, string? error)
+    public void Add(string kind, bool isWrite, TimeSpan took, string? error)
     {
+        if (isWrite)
+            _writes.Add(took.TotalMilliseconds);
         _times.GetOrAdd(kind, _ => []).Add(took.TotalMilliseconds);
         if (error is not null)
             _errors.AddOrUpdate(error.Length > 200 ? error[..200] : error, 1, (_, n) => n + 1);
@@ -21,6 +24,8 @@ internal sealed class Tally
         var all = _times.Values.SelectMany(t => t).Order().ToArray();
         foreach (var (kind, times) in _times.OrderBy(t => t.Key, StringComparer.Ordinal))
             Line(kind, [.. times.Order()]);
+        if (!_writes.IsEmpty)
+            Line("writes", [.. _writes.Order()]);
         Line("all", all);
         Console.WriteLine($"{all.Length / over.TotalSeconds:0} calls a second, {_errors.Values.Sum()} refused or failed");
         foreach (var (error, count) in _errors.OrderByDescending(e => e.Value).Take(10))

@@ -42,6 +42,12 @@ public sealed record ShelfFilter(
 /// <param name="Reserve">What is left the lesser way.</param>
 public readonly record struct Found(long Id, Verdict Verdict, Length Reserve);
 
+/// <summary>A strap found on the shelf.</summary>
+/// <param name="Id">Its number.</param>
+/// <param name="Verdict">Its verdict.</param>
+/// <param name="Length">How it comes out on this wrist.</param>
+public readonly record struct StrapFound(long Id, Verdict Verdict, StrapLength Length);
+
 /// <summary>The answer to a look along the shelf.</summary>
 /// <param name="Best">The best of what was asked for, best first.</param>
 /// <param name="NearestMisses">Bands that only one rule keeps from going on, nearest first.</param>
@@ -159,6 +165,29 @@ public sealed class BandShelf
             [.. BestFirst(best).Skip(skip)],
             BestFirst(misses),
             Enum.GetValues<Verdict>().ToDictionary(v => v, v => counts[(int)v]));
+    }
+
+    /// <summary>The straps that go on and are free, the one whose middle hole is nearest to what is wanted first (fit model, section 7).</summary>
+    /// <param name="figures">What was gauged.</param>
+    /// <param name="house">What the shop has.</param>
+    /// <param name="most">How many are wanted.</param>
+    /// <param name="spokenFor">How many of each band other jobs have chosen.</param>
+    public IReadOnlyList<StrapFound> Straps(Figures figures, House house, int most, IReadOnlyDictionary<long, int>? spokenFor = null)
+    {
+        var judged = JudgeFacts(figures, house);
+        var looked = JudgeLooks(figures);
+        var targets = new WantedLengths(figures);
+        var found = new List<StrapFound>();
+        for (var i = 0; i < _bands.Length; i++)
+        {
+            ref readonly var shelved = ref _bands[i];
+            if (shelved.Band.Strap is not { } strap || judged[_facts.Of(i)].Verdict > Verdict.Compromise || shelved.InStock <= (spokenFor?.GetValueOrDefault(shelved.Id) ?? 0))
+                continue;
+            var verdict = (Verdict)Math.Max((int)judged[_facts.Of(i)].Verdict, (int)Wearer(shelved.Band, shelved.Reach, targets).Verdict);
+            if (verdict <= Verdict.Compromise && targets.Of(shelved.Band, PullThroughWay.Double) is { } target)
+                found.Add(new StrapFound(shelved.Id, looked[_looks.Of(i)] ? Verdict.Compromise : verdict, StrapLength.Of(strap, target)));
+        }
+        return [.. found.OrderBy(s => s.Length.Miss).ThenBy(s => s.Verdict).ThenBy(s => s.Id).Take(most)];
     }
 
     private (Verdict Verdict, int Refusals)[] JudgeFacts(Figures figures, House house)

@@ -13,6 +13,7 @@ internal sealed class Metrics
     private readonly Counter _changes;
     private readonly Counter _stale;
     private readonly Counter _refused;
+    private readonly Histogram _held;
 
     public Metrics(Changes changes)
     {
@@ -21,6 +22,9 @@ internal sealed class Metrics
         _changes = counts.CreateCounter("iron_loop_changes_total", "Changes that were stored.");
         _stale = counts.CreateCounter("iron_loop_changes_stale_total", "Changes refused since the job was changed on another screen.");
         _refused = counts.CreateCounter("iron_loop_door_refused_total", "Sign-ins refused.");
+        _held = counts.CreateHistogram(
+            "iron_loop_write_held_seconds", "How long a piece of work had the shop's file to write in.",
+            new HistogramConfiguration { Buckets = [0.0005, 0.001, 0.002, 0.005, 0.01, 0.02, 0.05, 0.1, 0.25, 1] });
         var screens = counts.CreateGauge("iron_loop_screens", "Screens that listen.");
         _registry.AddBeforeCollectCallback(() => screens.Set(changes.Listening));
     }
@@ -30,6 +34,8 @@ internal sealed class Metrics
     public void Stale() => _stale.Inc();
 
     public void Refused() => _refused.Inc();
+
+    public void Wrote(TimeSpan held) => _held.Observe(held.TotalSeconds);
 
     /// <summary>Counts each call and its time.</summary>
     public void Count(IApplicationBuilder app) => app.UseHttpMetrics(calls =>

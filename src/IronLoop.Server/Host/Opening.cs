@@ -18,6 +18,7 @@ internal static class Opening
         try
         {
             shop = app.Services.GetRequiredService<ShopFile>();
+            shop.Written = app.Services.GetRequiredService<Metrics>().Wrote;
             OnlyOurs.MakeSo(Path.GetDirectoryName(shop.Path)!);
             ArchiveFile.Sweep(Path.GetDirectoryName(shop.Path)!);
             new Backups(shop).Sweep();

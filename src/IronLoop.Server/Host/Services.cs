@@ -52,7 +52,12 @@ internal static class Services
         builder.Services.AddSingleton<Metrics>();
         builder.Services.AddExceptionHandler<Problems>();
         Arithmetic.Add(builder.Services);
-        builder.Services.AddResponseCompression(compression => compression.EnableForHttps = false);
+        // Screens of a shop are on its own net, without a certificate, where a browser takes nothing newer.
+        builder.Services.AddResponseCompression(compression =>
+        {
+            compression.EnableForHttps = false;
+            compression.Providers.Add<GzipCompressionProvider>();
+        });
         builder.Services.Configure<GzipCompressionProviderOptions>(gzip => gzip.Level = System.IO.Compression.CompressionLevel.Optimal);
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddSingleton(switches);

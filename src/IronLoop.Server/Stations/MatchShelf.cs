@@ -35,7 +35,7 @@ internal sealed class MatchShelf
 
     private void TakeAll(ShopWork work)
     {
-        var stock = Bands.InStock(work);
+        var stock = Bands.OnTheShelf(work);
         var reaches = Reaches.OfAll(work);
         _shelf = BandShelf.Of(stock.Select(b => OnShelf(b, reaches.GetValueOrDefault(b.Id))));
         _finishes = Distinct(stock.Select(b => b.Finish));

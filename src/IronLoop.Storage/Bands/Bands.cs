@@ -110,6 +110,13 @@ public static class Bands
     /// <summary>The stock, without the owners' own.</summary>
     public static IReadOnlyList<StockBand> InStock(ShopWork work) => Read(work, "band.owner_client_id IS NULL");
 
+    /// <summary>The stock as the shelf looks at it: bracelets without their links, since what they can make is known.</summary>
+    public static IReadOnlyList<StockBand> OnTheShelf(ShopWork work)
+    {
+        var (links, spares) = (Array.Empty<(long, Side)>().ToLookup(l => l, _ => default(Link)), Array.Empty<long>().ToLookup(s => s, _ => default(SpareLinks)));
+        return work.Query("SELECT * FROM band WHERE owner_client_id IS NULL ORDER BY id", row => Read(row, links, spares));
+    }
+
     /// <summary>Works out the reach of bracelets that were stored without it: by an earlier version of the program.</summary>
     /// <returns>How many there were.</returns>
     internal static int WorkOutReach(ShopWork work)

@@ -68,6 +68,9 @@ public sealed class ShopFile : IDisposable
     /// <summary>How long steps take here.</summary>
     internal Pace Pace { get; }
 
+    /// <summary>Told how long each piece of work had the file to write in; null where nobody asks.</summary>
+    public Action<TimeSpan>? Written { get => _turn.Ended; set => _turn.Ended = value; }
+
     /// <summary>Says that another shop may stand in this file's place: what was kept of the one before is forgotten.</summary>
     internal void IsAnother()
     {

@@ -1,3 +1,5 @@
+using System.Diagnostics;
+
 namespace IronLoop.Storage;
 
 /// <summary>
@@ -9,10 +11,22 @@ internal sealed class Turn
     private readonly Lock _lock = new();
     private readonly Queue<Waiting> _waiting = [];
     private bool _isTaken;
+    private long _since;
+
+    /// <summary>Told how long each had the turn.</summary>
+    public Action<TimeSpan>? Ended { get; set; }
 
     /// <summary>Waits for one's turn.</summary>
     /// <returns>Whether it came in time; then it is to be ended.</returns>
     public bool Take(TimeSpan patience)
+    {
+        if (!IsMine(patience))
+            return false;
+        _since = Stopwatch.GetTimestamp();
+        return true;
+    }
+
+    private bool IsMine(TimeSpan patience)
     {
         Waiting mine;
         lock (_lock)
@@ -36,6 +50,7 @@ internal sealed class Turn
     /// <summary>Ends one's turn; the next who waits has it.</summary>
     public void End()
     {
+        Ended?.Invoke(Stopwatch.GetElapsedTime(_since));
         lock (_lock)
         {
             while (_waiting.TryDequeue(out var next))

@@ -157,6 +157,8 @@ internal static class BenchJobs
             Other = new OtherClosure("pin buckle", ClaspKind.PinBuckle) { Article = "CL-B18", Drawer = "drawer A1" },
             Prepare = [Piece(Shaping.Pierce, PreparedAt.ClaspEnds)],
         }),
+        ("a strap sold without its hole", Change(Strap()) with { Pierced = false, Prepare = [Piece(Shaping.Pierce, PreparedAt.ClaspEnds)] }),
+        ("a strap sold without its hole, with a butterfly", Change(Strap()) with { Pierced = false, ClaspKind = ClaspKind.Butterfly, Prepare = [Piece(Shaping.Pierce, PreparedAt.ClaspEnds)] }),
         ("hole only", Kept() with { Plan = new Arrangement([], [], 4) }),
         ("bars replaced on a kept strap", Kept() with { ReuseBars = false, Bars = new StockBars("spring bar 20 × 1.8", "SB-20", "bar case") }),
         ("a freed link, safety flap", Freed(Length.Zero)),

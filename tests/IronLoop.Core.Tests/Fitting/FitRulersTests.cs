@@ -42,6 +42,7 @@ public class FitRulersTests
         var half = (157.5m + (decimal)twice) / 2;
         var rulers = FitRulers.Of(
             PlanFigures.Judge(request, Mm(half - 20), Mm(157.5m - half - 22), 1, 0), request, 150, Regular);
+        rulers.Ease.Millimetres.ShouldBe(7.5m, "157.5 over the 150 that are needed");
         rulers.OffCentre.Text.ShouldBe(text);
         rulers.OffCentre.Inside.ShouldBe(inside);
         (rulers.Tighter.Millimetres, rulers.Looser.Millimetres).ShouldBe((2m, 4m));

@@ -33,6 +33,22 @@ public class OwnBraceletTests
         Whole.Missing(Gauged.With(GaugedFigure.LinkPitch, null)).ShouldBe(["a link pitch"]);
         (Whole with { Step = null }).Missing(Gauged).ShouldBe(["the micro-adjust’s step"]);
         (Whole with { Step = null }).Band(Gauged).ShouldBeNull();
+        (Whole with { Step = null, Positions = 1, Position = 1 }).Missing(Gauged).ShouldBeEmpty("one that cannot be set has no step");
+        (Whole with { Step = null, Positions = 1, Position = 1 }).Clasp.ShouldBe(new BraceletClasp(Mm(18), Mm(19), Side.Twelve, 1, Length.Zero, 0));
+    }
+
+    [Theory]
+    [InlineData(4)]
+    [InlineData(1)]
+    public void A_bracelet_that_is_known_already_fills_its_sheet(int positions)
+    {
+        var band = Tests.Bench.BenchJobs.Bracelet(spares: 2) with { Closes = new BraceletClasp(Mm(18), Mm(19), Side.Six, positions, Mm(2.5m), positions - 1) };
+        var sheet = OwnBracelet.Of(band);
+        sheet.Step.ShouldBe(positions > 1 ? Mm(2.5m) : null);
+        sheet.Spares.ShouldBe("2 of 8");
+        sheet.Clasp!.Twelve.ShouldBe(Mm(18));
+        (sheet.Clasp.MicroSide, sheet.Clasp.Positions, sheet.Clasp.Position).ShouldBe((Side.Six, positions, positions - 1));
+        Should.Throw<ArgumentException>(() => OwnBracelet.Of(Tests.Bench.BenchJobs.Strap()));
     }
 
     [Theory]

@@ -100,4 +100,14 @@ public class JobActsTests
         Reuses(Part(OwnPartKind.ClaspPins, worn: false), Part(OwnPartKind.SpringBars, worn: true)).ShouldBeFalse();
         Reuses().ShouldBeTrue("nobody looked at any");
     }
+
+    [Fact]
+    public void The_last_step_is_the_only_one_that_is_left()
+    {
+        var job = Snapshots.Of(Snapshots.Stock(Bracelet()), new Arrangement(Lie(6, 0), Lie(6, 0), 3), account: Snapshots.Account() with { Looks = Looked(Fastener.SplitPin) });
+        var left = job.Bench.Left;
+        left.Count.ShouldBeGreaterThan(1);
+        job.IsLast(left[0]).ShouldBeFalse();
+        job.IsLast(left[^1]).ShouldBeFalse("there are others before it");
+    }
 }

@@ -178,6 +178,13 @@ public class WatchRulesTests
     }
 
     [Fact]
+    public void A_band_that_is_just_right_is_said_to_be_and_one_with_a_little_room_says_how_much()
+    {
+        LugWidthRule.Judge(Drilled, Leather with { Width = Mm(20) }).Says.ShouldEndWith(": just right.");
+        LugWidthRule.Judge(Drilled, Leather with { Width = Mm(19.7m) }).Says.ShouldEndWith(": 0.3 mm to spare.");
+    }
+
+    [Fact]
     public void A_limit_the_shop_sets_holds_and_has_a_way_back()
     {
         var tight = Usual.With(Limit.SoftFits, 0.2m);

@@ -38,6 +38,8 @@ public class LengthTextTests
     [InlineData("6 5/8 mm", "fractions are read in inches only")]
     [InlineData("6 5/0 in", "divides by nought")]
     [InlineData("900000 mm", "longer than ten metres")]
+    [InlineData("10000.001", "longer than ten metres")]
+    [InlineData("-1000.1 cm", "longer than ten metres")]
     [InlineData("1111111111111111111111111111111111111111111111111111", "is not a length")]
     public void Refuses_what_is_no_length_and_says_why(string typed, string why)
     {

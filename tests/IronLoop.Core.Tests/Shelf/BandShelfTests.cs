@@ -54,6 +54,20 @@ public class BandShelfTests
         }, iter: Often.Asked(300));
 
     [Fact]
+    public void The_nearest_straps_are_those_that_judging_one_by_one_finds() =>
+        Gen.Select(Bands.Array[1, 60], Gen.Int[1, 6], Gen.Int[130, 210]).Sample((bands, most, wrist) =>
+        {
+            var figures = Known.With(GaugedFigure.Wrist, Mm(wrist));
+            var spokenFor = new Dictionary<long, int> { [0] = 1, [3] = 1 };
+            var expected = bands.Select((band, i) => (Id: (long)i, Band: band))
+                .Where(b => b.Band.Strap is not null && !spokenFor.ContainsKey(b.Id))
+                .Select(b => (b.Id, MatchBand.Judge(figures, b.Band, house: House).Verdict, Length: StrapLength.Of(b.Band.Strap!, figures.Target(b.Band.PivotHeight)!.Value)))
+                .Where(b => b.Verdict <= Verdict.Compromise)
+                .OrderBy(b => b.Length.Miss).ThenBy(b => b.Verdict).ThenBy(b => b.Id).Take(most);
+            BandShelf.Of(bands.Select((b, i) => OnShelf(i, b) with { InStock = 1 })).Straps(figures, House, most, spokenFor).ShouldBe(expected.Select(e => new StrapFound(e.Id, e.Verdict, e.Length)));
+        }, iter: Often.Asked(200));
+
+    [Fact]
     public void A_shelf_with_a_few_bands_changed_answers_like_one_made_anew() =>
         Gen.Select(Bands.Array[1, 30], Bands.Array[1, 8], Gen.Int[0, 29].Array[0, 4]).Sample((bands, others, away) =>
         {
@@ -102,6 +116,20 @@ public class BandShelfTests
         brown.Best.ShouldAllBe(f => f.Id <= 31 && f.Id % 3 == 1);
         brown.Best.Max(f => f.Id).ShouldBe(31, "for the price itself");
         brown.Counts.Values.Sum().ShouldBe(brown.Best.Count);
+    }
+
+    [Fact]
+    public void The_list_is_narrowed_to_what_is_asked_for()
+    {
+        var bands = Enumerable.Range(0, 4).Select(kind => new Shelved(kind, Make(kind, 20_000, 2_400, 70, 7, kind % 3, true), 100 * kind, kind % 2)).ToList();
+        var shelf = BandShelf.Of(bands);
+        IEnumerable<long> Found(ShelfFilter filter) => shelf.Find(Known, House, filter, 0, 9).Best.Select(f => f.Id).Order();
+        foreach (var kind in bands.Select(b => b.Band.Facts.Kind).Distinct())
+            Found(new ShelfFilter(Kind: kind)).ShouldBe(bands.Where(b => b.Band.Facts.Kind == kind).Select(b => b.Id));
+        foreach (var material in bands.Select(b => b.Band.Facts.Material).Distinct())
+            Found(new ShelfFilter(Material: material)).ShouldBe(bands.Where(b => b.Band.Facts.Material == material).Select(b => b.Id));
+        Found(new ShelfFilter(InStock: true)).ShouldBe([1L, 3]);
+        Found(new ShelfFilter(MostCents: 100)).ShouldBe([0L, 1]);
     }
 
     [Fact]

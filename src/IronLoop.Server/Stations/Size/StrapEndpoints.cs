@@ -46,24 +46,18 @@ internal static class StrapEndpoints
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
     }
 
-    private static List<StrapLengthWire> Lengths(long id, OpenShop shop)
+    private static List<StrapLengthWire> Lengths(long id, OpenShop shop, MatchShelf shelf)
     {
         using var work = shop.Look();
         var file = TheJob.Read(work, id);
-        if (file.Band is not { Strap: not null })
+        if (file is not { Band: { Strap: { } strap } band, Stock: { } chosen })
             return [];
-        var wanted = new WantedLengths(file.Figures);
-        var spokenFor = Bands.SpokenFor(work, id);
-        return
-        [
-            .. Bands.InStock(work)
-                .Where(b => b.Band.Strap is not null && (b.Id == file.Job.BandId || b.InStock - spokenFor.GetValueOrDefault(b.Id) > 0))
-                .Select(b => (Stock: b, MatchBand.Judge(file.Figures, b.Band, PullThroughWay.Double, file.House, wanted: wanted).Verdict, Target: wanted.Of(b.Band, PullThroughWay.Double)))
-                .Where(b => b.Target is not null && (b.Verdict <= Verdict.Compromise || b.Stock.Id == file.Job.BandId))
-                .Select(b => Wire(b.Stock, StrapLength.Of(b.Stock.Band.Strap!, b.Target!.Value), b.Verdict, b.Stock.Id == file.Job.BandId))
-                .OrderBy(b => b.MissMm).ThenBy(b => b.Verdict).ThenBy(b => b.Article, StringComparer.Ordinal)
-                .Where((b, i) => i < MostShown || b.Here),
-        ];
+        var nearest = shelf.Now(shop.File).Shelf.Straps(file.Figures, file.House, MostShown, Bands.SpokenFor(work, id));
+        var stock = Bands.Find(work, nearest.Select(s => s.Id));
+        var shown = nearest.Where(s => stock.ContainsKey(s.Id)).Select(s => Wire(stock[s.Id], s.Length, s.Verdict, s.Id == chosen.Id)).ToList();
+        if (chosen.OwnerClientId is null && !shown.Exists(s => s.Here) && new WantedLengths(file.Figures).Of(band, PullThroughWay.Double) is { } target)
+            shown.Add(Wire(chosen, StrapLength.Of(strap, target), MatchBand.Judge(file.Figures, band, PullThroughWay.Double, file.House).Verdict, here: true));
+        return shown;
     }
 
     private static StrapLengthWire Wire(StockBand stock, StrapLength length, Verdict verdict, bool here)
