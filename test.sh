@@ -99,7 +99,7 @@ case "${1:-}" in
   browser) one_suite Browser "${2:-}"; exit ;;
   client) one_suite Client "${2:-}"; exit ;;
   mutants) shift; mutants "$@"; exit ;;
-  *) stop "What is $1? Usage: ./test.sh [core|server|browser|client [FILTER]], or ./test.sh mutants [FOLDER [HOW-MANY [SEED]]]" ;;
+  *) stop "What is $1? Usage: ./test.sh [core|server|browser|client [FILTER]], or ./test.sh mutants [FOLDER [HOW-MANY [SEED]]], or ./test.sh mutants again FILE" ;;
 esac
 
 check 'client packages' client_packages

@@ -4,15 +4,17 @@ using System.Text.RegularExpressions;
 using IronLoop.Mutants;
 using Microsoft.CodeAnalysis.CSharp;
 
-// Puts faults into the core, one at a time, and counts how many the core's tests catch: HOUSE [FOLDER [HOW-MANY [SEED]]].
+// Puts faults into the core, one at a time, and counts how many the core's tests catch: HOUSE [FOLDER [HOW-MANY [SEED]]], or HOUSE again FILE for
+// those that lived by what a run before wrote into a file.
 // All of a sample are compiled in at once, behind a switch; a run of the tests turns one on, and ends at the first test that fails.
 var house = Path.GetFullPath(args[0]);
 var core = Path.Combine(house, "src/IronLoop.Core");
-var wanted = args.Length > 2 ? int.Parse(args[2], CultureInfo.InvariantCulture) : 400;
+var lived = args is [_, "again", var before] ? File.ReadAllLines(before).Where(l => l.StartsWith("lives: ", StringComparison.Ordinal)).Select(Unplaced).ToHashSet(StringComparer.Ordinal) : null;
+var wanted = lived is null && args.Length > 2 ? int.Parse(args[2], CultureInfo.InvariantCulture) : 400;
 var seed = args.Length > 3 ? int.Parse(args[3], CultureInfo.InvariantCulture) : 1;
 
 var all = new List<Fault>();
-foreach (var file in FaultyCore.Sources(Path.Combine(core, args.Length > 1 ? args[1] : "")))
+foreach (var file in FaultyCore.Sources(Path.Combine(core, lived is null && args.Length > 1 ? args[1] : "")))
 {
     var faults = new Faults(Path.GetRelativePath(core, file));
     faults.Visit(CSharpSyntaxTree.ParseText(File.ReadAllText(file)).GetRoot());
@@ -21,7 +23,7 @@ foreach (var file in FaultyCore.Sources(Path.Combine(core, args.Length > 1 ? arg
 // Of two that overlap, one can be compiled in.
 var random = new Random(seed);
 var sample = new List<Fault>();
-foreach (var fault in all.OrderBy(_ => random.Next()))
+foreach (var fault in all.Where(f => lived?.Contains(Unplaced(Told(f))) != false).OrderBy(_ => random.Next()))
     if (sample.Count < wanted && !sample.Any(f => f.File == fault.File && f.At.OverlapsWith(fault.At)))
         sample.Add(fault);
 Console.WriteLine($"{all.Count} faults could be put in; {sample.Count} are, by seed {seed}.");
@@ -51,7 +53,7 @@ await Task.WhenAll(lanes.Select(lane => Task.Run(() =>
         // The tests of its own room first: they are few, and most faults fall there.
         caught[i] = Fails(lane, i, ["--filter-namespace", $"IronLoop.Core.Tests.{sample[i].File.Split('/')[0]}"], out _) || Fails(lane, i, [], out _);
         if (!caught[i])
-            Console.WriteLine($"lives: {sample[i].File}:{sample[i].Line} [{sample[i].Kind}] {OneLine(sample[i].Was)}  ->  {OneLine(sample[i].Instead)}");
+            Console.WriteLine(Told(sample[i]));
     }
 })));
 
@@ -74,6 +76,11 @@ bool Fails(string lane, int fault, string[] which, out string said)
     // A room without tests of its own: none ran.
     return code is not (0 or 8);
 }
+
+static string Told(Fault fault) => $"lives: {fault.File}:{fault.Line} [{fault.Kind}] {OneLine(fault.Was)}  ->  {OneLine(fault.Instead)}";
+
+// The line may be another since.
+static string Unplaced(string told) => Regex.Replace(told, @":\d+ \[", " [");
 
 static string OneLine(string text) => Regex.Replace(text, @"\s+", " ");
 
