@@ -27,13 +27,16 @@ public sealed record ShelfFilter(
     BandKind? Kind = null, BandMaterial? Material = null, string? Finish = null, string? Colour = null, long? MostCents = null, bool InStock = false,
     Verdict? Verdict = null)
 {
-    internal bool Lets(in Shelved shelved, int free) =>
-        (Kind is null || shelved.Band.Facts.Kind == Kind)
-        && (Material is null || shelved.Band.Facts.Material == Material)
-        && (Finish is null || string.Equals(shelved.Band.Facts.Finish, Finish, StringComparison.OrdinalIgnoreCase))
-        && (Colour is null || string.Equals(shelved.Band.Facts.Colour, Colour, StringComparison.OrdinalIgnoreCase))
-        && (MostCents is null || shelved.PriceCents <= MostCents)
-        && (!InStock || free > 0);
+    /// <summary>Whether it hangs on more than what bands that are alike have in common.</summary>
+    internal bool IsByRow => MostCents is not null || InStock;
+
+    internal bool Lets(BandFacts facts, BandFacts looks) =>
+        (Kind is null || facts.Kind == Kind)
+        && (Material is null || facts.Material == Material)
+        && (Finish is null || string.Equals(looks.Finish, Finish, StringComparison.OrdinalIgnoreCase))
+        && (Colour is null || string.Equals(looks.Colour, Colour, StringComparison.OrdinalIgnoreCase));
+
+    internal bool Lets(long priceCents, int free) => (MostCents is null || priceCents <= MostCents) && (!InStock || free > 0);
 }
 
 /// <summary>A band found on the shelf.</summary>
@@ -55,67 +58,95 @@ public readonly record struct StrapFound(long Id, Verdict Verdict, StrapLength L
 public sealed record ShelfAnswer(IReadOnlyList<Found> Best, IReadOnlyList<Found> NearestMisses, IReadOnlyDictionary<Verdict, int> Counts);
 
 /// <summary>
-/// All bands of a shop, made ready for questions: bands of equal facts are judged once, their looks apart from the rest
-/// since every strap comes in many colours.
+/// All bands of a shop, made ready for questions: bands that differ in number, price and stock alone lie on one heap, and are judged once. What is
+/// equal of several heaps, facts, looks or lengths, is judged once for all of them. It does not change; with a band changed it is another.
 /// </summary>
 public sealed class BandShelf
 {
     private const int MostMisses = 5;
 
-    private readonly Shelved[] _bands;
-    private readonly Kinds _facts;
-    private readonly Kinds _looks;
+    private readonly Heap[] _heaps;
+    private readonly Dictionary<Kind, int> _heapOf;
 
-    private BandShelf(Shelved[] bands, Kinds facts, Kinds looks) => (_bands, _facts, _looks) = (bands, facts, looks);
+    // Every band's number, in order, and the heap it lies on.
+    private readonly long[] _ids;
+    private readonly int[] _on;
+
+    private BandShelf(Heap[] heaps, Dictionary<Kind, int> heapOf, long[] ids, int[] on) => (_heaps, _heapOf, _ids, _on) = (heaps, heapOf, ids, on);
 
     /// <summary>How many bands there are.</summary>
-    public int Count => _bands.Length;
+    public int Count => _ids.Length;
 
-    /// <summary>Makes a shelf of bands.</summary>
+    /// <summary>Makes a shelf of bands; no two have one number.</summary>
     public static BandShelf Of(IEnumerable<Shelved> bands)
     {
-        var all = bands.ToArray();
-        var (facts, looks) = (new Kinds(all.Length), new Kinds(all.Length));
-        for (var i = 0; i < all.Length; i++)
-            Add(i, all[i].Band, facts, looks);
-        return new BandShelf(all, facts, looks);
+        var (heapOf, kinds, rows, ids) = (new Dictionary<Kind, int>(), new List<Kind>(), new List<List<Row>>(), new List<(long Id, int On)>());
+        var parts = new Parts();
+        foreach (var shelved in bands)
+        {
+            var kind = parts.Of(shelved);
+            if (!heapOf.TryGetValue(kind, out var heap))
+            {
+                heapOf[kind] = heap = kinds.Count;
+                kinds.Add(kind);
+                rows.Add([]);
+            }
+            rows[heap].Add(new Row(shelved.Id, shelved.PriceCents, shelved.InStock));
+            ids.Add((shelved.Id, heap));
+        }
+        ids.Sort(static (a, b) => a.Id.CompareTo(b.Id));
+        return new BandShelf([.. kinds.Select((kind, i) => new Heap(kind, Sorted(rows[i])))], heapOf, [.. ids.Select(b => b.Id)], [.. ids.Select(b => b.On)]);
     }
 
-    /// <summary>The shelf with a few bands changed, added or taken away; the order is kept, new ones come last.</summary>
+    /// <summary>The shelf with a few bands changed, added or taken away; the heaps they do not lie on are the same.</summary>
     /// <param name="changed">The bands as they are now.</param>
     /// <param name="gone">Numbers of bands that are no longer on the shelf.</param>
     public BandShelf With(IEnumerable<Shelved> changed, IReadOnlySet<long>? gone = null)
     {
         var now = changed.ToDictionary(b => b.Id);
-        var all = new List<Shelved>(_bands.Length + now.Count);
-        var (facts, looks) = (_facts.Copy(_bands.Length + now.Count), _looks.Copy(_bands.Length + now.Count));
-        for (var i = 0; i < _bands.Length; i++)
+        var (heaps, heapOf, parts) = (_heaps.ToList(), _heapOf, new Parts());
+        var touched = new Dictionary<int, List<Row>>();
+        List<Row> Rows(int heap) => touched.TryGetValue(heap, out var rows) ? rows : touched[heap] = [.. heaps[heap].Rows];
+        var off = new HashSet<long>();
+        foreach (var id in now.Keys.Concat(gone ?? Enumerable.Empty<long>()))
+            if (Array.BinarySearch(_ids, id) is >= 0 and var at && off.Add(id))
+                Rows(_on[at]).RemoveAll(r => r.Id == id);
+        var added = new List<(long Id, int On)>();
+        foreach (var shelved in now.Values.OrderBy(b => b.Id))
         {
-            if (gone?.Contains(_bands[i].Id) == true)
-                continue;
-            if (now.Remove(_bands[i].Id, out var other))
-                Add(all.Count, other.Band, facts, looks);
-            else
+            var kind = parts.Of(shelved);
+            if (!heapOf.TryGetValue(kind, out var heap))
             {
-                facts.Same(all.Count, _facts.Of(i));
-                looks.Same(all.Count, _looks.Of(i));
-                other = _bands[i];
+                if (ReferenceEquals(heapOf, _heapOf))
+                    heapOf = new Dictionary<Kind, int>(_heapOf);
+                heapOf[kind] = heap = heaps.Count;
+                heaps.Add(new Heap(kind, []));
             }
-            all.Add(other);
+            Rows(heap).Add(new Row(shelved.Id, shelved.PriceCents, shelved.InStock));
+            added.Add((shelved.Id, heap));
         }
-        foreach (var added in now.Values.OrderBy(b => b.Id))
-        {
-            Add(all.Count, added.Band, facts, looks);
-            all.Add(added);
-        }
-        return new BandShelf([.. all], facts, looks);
+        foreach (var (heap, rows) in touched)
+            heaps[heap] = heaps[heap] with { Rows = Sorted(rows) };
+        var (ids, on) = Merged(off, added);
+        return new BandShelf([.. heaps], heapOf, ids, on);
     }
 
-    private static void Add(int at, Band band, Kinds facts, Kinds looks)
+    private (long[] Ids, int[] On) Merged(HashSet<long> off, List<(long Id, int On)> added)
     {
-        var worn = band.FactsWorn(PullThroughWay.Double);
-        facts.Add(at, worn with { Finish = null, Colour = null });
-        looks.Add(at, new BandFacts(BandKind.TwoPiece, worn.Material, Length.Zero, BandAttachment.LooseBar, null, null) { Finish = worn.Finish, Colour = worn.Colour });
+        var (ids, on) = (new long[_ids.Length - off.Count + added.Count], new int[_ids.Length - off.Count + added.Count]);
+        var (to, next) = (0, 0);
+        for (var i = 0; i <= _ids.Length; i++)
+        {
+            for (; next < added.Count && (i == _ids.Length || added[next].Id < _ids[i]); next++)
+                (ids[to], on[to++]) = added[next];
+            if (i == _ids.Length)
+                break;
+            if (!off.Contains(_ids[i]))
+                (ids[to], on[to++]) = (_ids[i], _on[i]);
+            else if (next < added.Count && added[next].Id == _ids[i])
+                (ids[to], on[to++]) = added[next++];
+        }
+        return (ids, on);
     }
 
     /// <summary>Looks along the shelf for a job.</summary>
@@ -128,43 +159,59 @@ public sealed class BandShelf
     public ShelfAnswer Find(
         Figures figures, House house, ShelfFilter filter, int skip, int take, IReadOnlyDictionary<long, int>? spokenFor = null)
     {
-        var judged = JudgeFacts(figures, house);
-        var looked = JudgeLooks(figures);
-        var targets = new WantedLengths(figures);
+        var judge = new Judge(figures, house);
         var counts = new int[Enum.GetValues<Verdict>().Length];
         var best = new PriorityQueue<Found, Place>(Place.WorstFirst);
         var misses = new PriorityQueue<Found, Place>(Place.WorstFirst);
         var wanted = skip + take;
-        for (var i = 0; i < _bands.Length; i++)
+        // What its width or its ends keep off comes after all the others: most of it would not be told of, whatever the wearer's rule says.
+        foreach (var (heap, verdict, refusals) in judge.FactsOf(_heaps, filter).OrderBy(h => h.Verdict))
         {
-            ref readonly var shelved = ref _bands[i];
-            var free = shelved.InStock - (spokenFor?.GetValueOrDefault(shelved.Id) ?? 0);
-            if (!filter.Lets(shelved, free))
+            var many = filter.IsByRow ? heap.Rows.Count(r => filter.Lets(r.PriceCents, Free(r))) : heap.Rows.Length;
+            if (many == 0)
                 continue;
-            var (verdict, refusals) = judged[_facts.Of(i)];
-            var looksDifferent = looked[_looks.Of(i)];
-            var place = new Place(verdict, 0, looksDifferent, free > 0, shelved.PriceCents, i);
-            // Most bands stay off for their width alone: where they would not be told of, whatever the wearer's rule says, it is not asked.
-            if (verdict == Verdict.No && IsBeyond(best, place with { Reserve = long.MaxValue }, wanted, filter.Verdict) && (refusals > 1 || IsBeyond(misses, place, MostMisses)))
+            var looksDifferent = judge.LooksDifferent(heap.Kind.Looks);
+            var place = new Place(verdict, long.MaxValue, looksDifferent, true, 0, 0);
+            if (verdict == Verdict.No && IsBeyond(best, place, wanted, filter.Verdict) && (refusals > 1 || IsBeyond(misses, place with { Reserve = 0 }, MostMisses)))
             {
-                counts[(int)Verdict.No]++;
+                counts[(int)Verdict.No] += many;
                 continue;
             }
-            var (wearer, reserve, missing) = Wearer(shelved.Band, shelved.Reach, targets);
+            var (wearer, reserve, missing) = judge.Wearer(heap.Kind.Lengths);
             var whole = wearer > verdict ? wearer : verdict;
             if (looksDifferent && whole < Verdict.Compromise)
                 whole = Verdict.Compromise;
-            counts[(int)whole]++;
-            place = place with { Verdict = whole, Reserve = reserve.Micrometres };
+            counts[(int)whole] += many;
             if (filter.Verdict is null || filter.Verdict == whole)
-                Keep(best, new Found(shelved.Id, whole, reserve), place, wanted);
+                Keep(best, heap, new Found(0, whole, reserve), place with { Verdict = whole, Reserve = reserve.Micrometres }, wanted);
             if (whole == Verdict.No && refusals + (wearer == Verdict.No ? 1 : 0) == 1)
-                Keep(misses, new Found(shelved.Id, whole, reserve), place with { Reserve = -missing.Micrometres }, MostMisses);
+                Keep(misses, heap, new Found(0, whole, reserve), place with { Verdict = whole, Reserve = -missing.Micrometres }, MostMisses);
         }
         return new ShelfAnswer(
             [.. BestFirst(best).Skip(skip)],
             BestFirst(misses),
             Enum.GetValues<Verdict>().ToDictionary(v => v, v => counts[(int)v]));
+
+        int Free(Row row) => row.InStock - (spokenFor?.GetValueOrDefault(row.Id) ?? 0);
+
+        // The rows of a heap come cheapest first: once one is pushed out, so are all after it.
+        void Keep(PriorityQueue<Found, Place> kept, Heap heap, Found found, Place like, int most)
+        {
+            foreach (var isFree in (bool[])[true, false])
+                foreach (var row in heap.Rows)
+                {
+                    var free = Free(row);
+                    if (free > 0 != isFree || !filter.Lets(row.PriceCents, free))
+                        continue;
+                    var place = like with { InStock = isFree, PriceCents = row.PriceCents, Id = row.Id };
+                    if (IsBeyond(kept, place, most))
+                        break;
+                    if (kept.Count < most)
+                        kept.Enqueue(found with { Id = row.Id }, place);
+                    else
+                        kept.EnqueueDequeue(found with { Id = row.Id }, place);
+                }
+        }
     }
 
     /// <summary>The straps that go on and are free, the one whose middle hole is nearest to what is wanted first (fit model, section 7).</summary>
@@ -174,70 +221,27 @@ public sealed class BandShelf
     /// <param name="spokenFor">How many of each band other jobs have chosen.</param>
     public IReadOnlyList<StrapFound> Straps(Figures figures, House house, int most, IReadOnlyDictionary<long, int>? spokenFor = null)
     {
-        var judged = JudgeFacts(figures, house);
-        var looked = JudgeLooks(figures);
-        var targets = new WantedLengths(figures);
+        var judge = new Judge(figures, house);
         var found = new List<StrapFound>();
-        for (var i = 0; i < _bands.Length; i++)
+        foreach (var (heap, facts, _) in judge.FactsOf(_heaps, new ShelfFilter(BandKind.TwoPiece)))
         {
-            ref readonly var shelved = ref _bands[i];
-            if (shelved.Band.Strap is not { } strap || judged[_facts.Of(i)].Verdict > Verdict.Compromise || shelved.InStock <= (spokenFor?.GetValueOrDefault(shelved.Id) ?? 0))
+            if (facts > Verdict.Compromise || heap.Kind.Lengths.Band is not { Strap: { } strap } band)
                 continue;
-            var verdict = (Verdict)Math.Max((int)judged[_facts.Of(i)].Verdict, (int)Wearer(shelved.Band, shelved.Reach, targets).Verdict);
-            if (verdict <= Verdict.Compromise && targets.Of(shelved.Band, PullThroughWay.Double) is { } target)
-                found.Add(new StrapFound(shelved.Id, looked[_looks.Of(i)] ? Verdict.Compromise : verdict, StrapLength.Of(strap, target)));
+            var verdict = (Verdict)Math.Max((int)facts, (int)judge.Wearer(heap.Kind.Lengths).Verdict);
+            if (verdict > Verdict.Compromise || judge.Wanted(band) is not { } target)
+                continue;
+            var length = StrapLength.Of(strap, target);
+            verdict = judge.LooksDifferent(heap.Kind.Looks) ? Verdict.Compromise : verdict;
+            found.AddRange(heap.Rows.Where(r => r.InStock > (spokenFor?.GetValueOrDefault(r.Id) ?? 0)).OrderBy(r => r.Id).Take(most).Select(r => new StrapFound(r.Id, verdict, length)));
         }
         return [.. found.OrderBy(s => s.Length.Miss).ThenBy(s => s.Verdict).ThenBy(s => s.Id).Take(most)];
     }
 
-    private (Verdict Verdict, int Refusals)[] JudgeFacts(Figures figures, House house)
-    {
-        var judged = new (Verdict, int)[_facts.Count];
-        var (watch, wearer) = (figures.Watch, figures.Wearer);
-        Parallel.For(0, _facts.Count, i =>
-        {
-            var rules = BandToWatch.Judge(watch, _facts[i], wearer, house.Bars, house.Limits);
-            judged[i] = (new Judgement(rules).Verdict, rules.Count(r => r.Verdict == Verdict.No));
-        });
-        return judged;
-    }
-
-    private bool[] JudgeLooks(Figures figures)
-    {
-        var (watch, wearer) = (figures.Watch, figures.Wearer);
-        var judged = new bool[_looks.Count];
-        for (var i = 0; i < judged.Length; i++)
-            judged[i] = FinishRule.Judge(watch, _looks[i], wearer)?.Verdict == Verdict.Compromise;
-        return judged;
-    }
-
-    private static (Verdict Verdict, Length Reserve, Length Missing) Wearer(Band band, ShelfReach? reach, WantedLengths targets)
-    {
-        if (targets.Of(band, PullThroughWay.Double) is not { } wanted)
-            return (Verdict.Unknown, Length.Zero, Length.Zero);
-        var (target, window) = (wanted.Length, wanted.Window);
-        if (reach is not null)
-        {
-            var left = reach.Reserve(target, window);
-            return (WearerRule.VerdictOf(left is not null, left > Length.Zero), left ?? Length.Zero, left is not null ? Length.Zero : reach.Count == 0 ? window : reach.Missing(target, window));
-        }
-        if (band.Holed(targets.BareHead) is not { } holed)
-            return (Verdict.Unknown, Length.Zero, Length.Zero);
-        var room = holed.Reserve(target, window);
-        return (WearerRule.VerdictOf(room is not null, room > Length.Zero), room ?? Length.Zero, room is null ? holed.Nearest(wanted).Misfit : Length.Zero);
-    }
+    private static Row[] Sorted(List<Row> rows) => [.. rows.OrderBy(r => r.PriceCents).ThenBy(r => r.Id)];
 
     /// <summary>Whether a place comes after all that are kept, so that it would be pushed out at once.</summary>
     private static bool IsBeyond(PriorityQueue<Found, Place> kept, Place place, int most, Verdict? only = null) =>
         only is { } verdict && verdict != place.Verdict || kept.Count >= most && (most == 0 || kept.TryPeek(out _, out var last) && Place.WorstFirst.Compare(place, last) < 0);
-
-    private static void Keep(PriorityQueue<Found, Place> kept, Found found, Place place, int most)
-    {
-        if (kept.Count < most)
-            kept.Enqueue(found, place);
-        else if (most > 0)
-            kept.EnqueueDequeue(found, place);
-    }
 
     private static List<Found> BestFirst(PriorityQueue<Found, Place> kept)
     {
@@ -248,44 +252,109 @@ public sealed class BandShelf
         return list;
     }
 
-    /// <summary>The different facts there are, and which of them each band has.</summary>
-    private sealed class Kinds
-    {
-        private readonly int[] _of;
-        private readonly List<BandFacts> _kinds;
-        private readonly Dictionary<BandFacts, int> _seen;
+    /// <summary>A band on a heap.</summary>
+    private readonly record struct Row(long Id, long PriceCents, int InStock);
 
-        public Kinds(int bands)
-            : this(bands, [], [])
+    /// <summary>Bands that are alike but for their number, their price and how many there are; the cheapest first.</summary>
+    private sealed record Heap(Kind Kind, Row[] Rows);
+
+    /// <summary>What the bands of a heap have in common.</summary>
+    private readonly record struct Kind(BandFacts Facts, BandFacts Looks, Lengths Lengths);
+
+    /// <summary>What hangs on a wearer: how long a band can be made, and how high it lies. Bands that are alike in that are told by one of them.</summary>
+    private sealed class Lengths(Band band, ShelfReach? reach) : IEquatable<Lengths>
+    {
+        private readonly (Length Pivot, Length Raise, object? Holes) _shape =
+            (band.PivotHeight, band.Raise(PullThroughWay.Double), (object?)band.Strap ?? (object?)band.OnePiece ?? band.Mesh);
+
+        public Band Band => band;
+
+        public ShelfReach? Reach => reach;
+
+        public bool Equals(Lengths? other) => other is not null && ReferenceEquals(reach, other.Reach) && _shape.Equals(other._shape);
+
+        public override bool Equals(object? obj) => Equals(obj as Lengths);
+
+        public override int GetHashCode() => HashCode.Combine(_shape, reach);
+    }
+
+    /// <summary>Makes what is equal one and the same, so that it is judged once.</summary>
+    private sealed class Parts
+    {
+        private readonly Dictionary<BandFacts, BandFacts> _facts = [];
+        private readonly Dictionary<Lengths, Lengths> _lengths = [];
+
+        public Kind Of(in Shelved shelved)
         {
+            var worn = shelved.Band.FactsWorn(PullThroughWay.Double);
+            var looks = new BandFacts(BandKind.TwoPiece, worn.Material, Length.Zero, BandAttachment.LooseBar, null, null) { Finish = worn.Finish, Colour = worn.Colour };
+            return new Kind(One(_facts, worn with { Finish = null, Colour = null }), One(_facts, looks), One(_lengths, new Lengths(shelved.Band, shelved.Reach)));
         }
 
-        private Kinds(int bands, List<BandFacts> kinds, Dictionary<BandFacts, int> seen) => (_of, _kinds, _seen) = (new int[bands], kinds, seen);
-
-        public int Count => _kinds.Count;
-
-        public BandFacts this[int kind] => _kinds[kind];
-
-        public int Of(int band) => _of[band];
-
-        /// <summary>The same kinds for a shelf of so many bands, none of them placed yet.</summary>
-        public Kinds Copy(int bands) => new(bands, [.. _kinds], new(_seen));
-
-        public void Same(int band, int kind) => _of[band] = kind;
-
-        public void Add(int band, BandFacts facts)
+        private static T One<T>(Dictionary<T, T> known, T one)
+            where T : notnull
         {
-            if (!_seen.TryGetValue(facts, out var kind))
-            {
-                _seen[facts] = kind = _kinds.Count;
-                _kinds.Add(facts);
-            }
-            _of[band] = kind;
+            if (known.TryGetValue(one, out var same))
+                return same;
+            known[one] = one;
+            return one;
         }
     }
 
-    /// <summary>A place in the order: verdict; reserve; finish; in stock; price; then as shelved.</summary>
-    private readonly record struct Place(Verdict Verdict, long Reserve, bool LooksDifferent, bool InStock, long PriceCents, int Ordinal)
+    /// <summary>The rules for one job, each asked once of what is equal.</summary>
+    private sealed class Judge(Figures figures, House house)
+    {
+        private readonly WatchFacts _watch = figures.Watch;
+        private readonly WearerFacts _wearer = figures.Wearer;
+        private readonly WantedLengths _wanted = new(figures);
+        // What is equal is mostly one and the same; where it is not, it is judged once more.
+        private readonly Dictionary<BandFacts, bool> _looks = new(ReferenceEqualityComparer.Instance);
+        private readonly Dictionary<Lengths, (Verdict Verdict, Length Reserve, Length Missing)> _lengths = new(ReferenceEqualityComparer.Instance);
+
+        /// <summary>The heaps a filter lets through, with what the rules that ask for no length say of each.</summary>
+        public IEnumerable<(Heap Heap, Verdict Verdict, int Refusals)> FactsOf(Heap[] heaps, ShelfFilter filter)
+        {
+            var let = heaps.Where(h => h.Rows.Length > 0 && filter.Lets(h.Kind.Facts, h.Kind.Looks)).ToList();
+            var of = new Dictionary<BandFacts, int>(ReferenceEqualityComparer.Instance);
+            foreach (var heap in let)
+                of.TryAdd(heap.Kind.Facts, of.Count);
+            var facts = of.Keys.ToList();
+            var judged = new (Verdict Verdict, int Refusals)[facts.Count];
+            Parallel.For(0, facts.Count, i =>
+            {
+                var rules = BandToWatch.Judge(_watch, facts[i], _wearer, house.Bars, house.Limits);
+                judged[i] = (new Judgement(rules).Verdict, rules.Count(r => r.Verdict == Verdict.No));
+            });
+            return let.Select(h => (h, judged[of[h.Kind.Facts]].Verdict, judged[of[h.Kind.Facts]].Refusals));
+        }
+
+        public bool LooksDifferent(BandFacts looks) =>
+            _looks.TryGetValue(looks, out var known) ? known : _looks[looks] = FinishRule.Judge(_watch, looks, _wearer)?.Verdict == Verdict.Compromise;
+
+        public FitTarget? Wanted(Band band) => _wanted.Of(band, PullThroughWay.Double);
+
+        public (Verdict Verdict, Length Reserve, Length Missing) Wearer(Lengths lengths) =>
+            _lengths.TryGetValue(lengths, out var known) ? known : _lengths[lengths] = Worn(lengths.Band, lengths.Reach);
+
+        private (Verdict Verdict, Length Reserve, Length Missing) Worn(Band band, ShelfReach? reach)
+        {
+            if (Wanted(band) is not { } wanted)
+                return (Verdict.Unknown, Length.Zero, Length.Zero);
+            var (target, window) = (wanted.Length, wanted.Window);
+            if (reach is not null)
+            {
+                var left = reach.Reserve(target, window);
+                return (WearerRule.VerdictOf(left is not null, left > Length.Zero), left ?? Length.Zero, left is not null ? Length.Zero : reach.Count == 0 ? window : reach.Missing(target, window));
+            }
+            if (band.Holed(_wanted.BareHead) is not { } holed)
+                return (Verdict.Unknown, Length.Zero, Length.Zero);
+            var room = holed.Reserve(target, window);
+            return (WearerRule.VerdictOf(room is not null, room > Length.Zero), room ?? Length.Zero, room is null ? holed.Nearest(wanted).Misfit : Length.Zero);
+        }
+    }
+
+    /// <summary>A place in the order: verdict; reserve; finish; in stock; price; then by number.</summary>
+    private readonly record struct Place(Verdict Verdict, long Reserve, bool LooksDifferent, bool InStock, long PriceCents, long Id)
     {
         /// <summary>The worst first, so that it is the one to be pushed out.</summary>
         public static Comparer<Place> WorstFirst { get; } = Comparer<Place>.Create(static (a, b) =>
@@ -295,7 +364,7 @@ public sealed class BandShelf
             if (order == 0) order = b.LooksDifferent.CompareTo(a.LooksDifferent);
             if (order == 0) order = a.InStock.CompareTo(b.InStock);
             if (order == 0) order = b.PriceCents.CompareTo(a.PriceCents);
-            return order != 0 ? order : b.Ordinal.CompareTo(a.Ordinal);
+            return order != 0 ? order : b.Id.CompareTo(a.Id);
         });
     }
 }

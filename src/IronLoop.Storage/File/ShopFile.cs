@@ -18,8 +18,8 @@ public sealed class ShopFile : IDisposable
     // As many as ask at once on a busy day.
     private const int MostIdle = 32;
 
-    // Jobs that are worked on or looked at in one hour, with room.
-    private const int MostKnown = 400;
+    // Jobs that hang on the rack of a large shop, and are looked at there, with room.
+    private const int MostKnown = 1_000;
 
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(10);
 
@@ -40,6 +40,7 @@ public sealed class ShopFile : IDisposable
         Path = path;
         _schema = new Lazy<Schema>(ReadSchema);
         Pace = new Pace(JobChanges);
+        House = new KnownHouse(JobChanges);
         Known = new KnownJobs(JobChanges, MostKnown);
         _connectionString = new SqliteConnectionStringBuilder
         {
@@ -61,6 +62,9 @@ public sealed class ShopFile : IDisposable
 
     /// <summary>The jobs that are at work, as they are known.</summary>
     internal KnownJobs Known { get; }
+
+    /// <summary>The shop's spring bars and limits, as they are known.</summary>
+    internal KnownHouse House { get; }
 
     /// <summary>The file's tables; read when they are first asked for, which is when it is up to date.</summary>
     internal Schema Schema => _schema.Value;

@@ -159,6 +159,12 @@ public sealed class ShopWork : IDisposable
             yield return map(reader);
     }
 
+    /// <summary>The shop's spring bars and limits.</summary>
+    internal KnownHouse House => _shop.House;
+
+    /// <summary>Says that something is known which was read from tables before.</summary>
+    internal void Named(Tables from) => _named |= from;
+
     /// <summary>Reads something, and says from which tables.</summary>
     internal T Noting<T>(Func<T> read, out Tables from)
     {

@@ -26,35 +26,29 @@ public static class JobReader
     /// <summary>Several jobs, one after the other. What is known of them and still stands is not read again.</summary>
     public static IEnumerable<JobSnapshot> Each(ShopWork work, IEnumerable<Job> jobs)
     {
-        House? house = null;
         foreach (var job in jobs)
-            yield return work is { IsUntouched: true, IsLooking: true } && work.Known.Find(job.Id, work.By ?? "", job.Version)?.Whole is { } known ? known
-                : Of(work, job, work.Known.PiecesOf(job.Id, work.By ?? "", work.Written), house ??= HouseOf(work));
+            yield return work is { IsUntouched: true, IsLooking: true } && work.Known.Find(job.Id, work.By ?? "", job.Version)?.Whole is { } known ? known : Read(work, job);
     }
 
     /// <summary>The shop's spring bars and limits.</summary>
-    public static House HouseOf(ShopWork work)
-    {
-        var bars = SpringBars.All(work);
-        return new House(bars.Count > 0 ? bars : null, Limits.Of(work));
-    }
+    public static House HouseOf(ShopWork work) => work.House.Of(work, () => new House(SpringBars.All(work) is { Count: > 0 } bars ? bars : null, Limits.Of(work)));
 
     private static JobSnapshot Read(ShopWork work, Job job)
     {
         var (whose, pieces) = (work.By ?? "", work.Known.PiecesOf(job.Id, work.By ?? "", work.Written));
-        var read = Of(work, job, pieces, pieces.OfShop(work, "house", () => HouseOf(work)));
+        var read = Of(work, job, pieces);
         if (work.IsLooking)
             work.Known.Keep(KeptOf(read), whose, new KnownJob(read, pieces), work.ReadFrom);
         return read;
     }
 
-    private static JobSnapshot Of(ShopWork work, Job job, JobPieces pieces, House house) => new(
+    private static JobSnapshot Of(ShopWork work, Job job, JobPieces pieces) => new(
         job,
         pieces.Of(work, "gauged", () => Gaugings.Of(work, job.Id)),
         job.BandId is { } band ? BandOf(work, pieces, band) : null,
         pieces.Of(work, "plan", () => Plans.Find(work, job.Id)),
         BenchAccounts.Of(work, job, work.By, pieces),
-        house,
+        pieces.OfShop(work, "house", () => HouseOf(work)),
         pieces.Of(work, "clasp", () => JobClasps.Of(work, job.Id)),
         pieces.OfShop(work, "taken", () => PartsTaken.Of(work, job.Id)),
         pieces.Of(work, "marked", () => MarkedLinks.Of(work, job.Id)));
