@@ -1,4 +1,5 @@
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 
 namespace IronLoop.Core.Tests.Fitting;
@@ -21,6 +22,7 @@ public class FitRangesTests
         { FitRanges.Reserve, 0, 20 },
         { FitRanges.Gap, 0, 40 },
         { FitRanges.WedgeWidth, 0, 40 },
+        { BandFacts.Bores, 0.3m, 6 },
     };
 
     [Theory]

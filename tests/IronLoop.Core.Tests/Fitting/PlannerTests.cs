@@ -19,6 +19,7 @@ public class PlannerTests
 
         Counts(expected.GetProperty("twelve")).ShouldBe(NotNought(plan.Twelve));
         Counts(expected.GetProperty("six")).ShouldBe(NotNought(plan.Six));
+        (plan.On(Side.Twelve), plan.On(Side.Six)).ShouldBe((plan.Twelve, plan.Six));
         plan.Position.ShouldBe(expected.GetProperty("position").GetInt32());
         plan.Figures.Length.Millimetres.ShouldBe(expected.GetProperty("lengthMm").GetDecimal());
         plan.Figures.OffCentreMillimetres.ShouldBe(expected.GetProperty("offCentreMm").GetDecimal());

@@ -33,6 +33,7 @@ public class OwnBraceletTests
         Whole.Missing(Gauged.With(GaugedFigure.LinkPitch, null)).ShouldBe(["a link pitch"]);
         (Whole with { Step = null }).Missing(Gauged).ShouldBe(["the micro-adjust’s step"]);
         (Whole with { Step = null }).Band(Gauged).ShouldBeNull();
+        Whole.Band(Gauged.With(GaugedFigure.LinkPitch, null)).ShouldBeNull("rows that cannot be read are not rows without links");
         (Whole with { Step = null, Positions = 1, Position = 1 }).Missing(Gauged).ShouldBeEmpty("one that cannot be set has no step");
         (Whole with { Step = null, Positions = 1, Position = 1 }).Clasp.ShouldBe(new BraceletClasp(Mm(18), Mm(19), Side.Twelve, 1, Length.Zero, 0));
     }

@@ -24,6 +24,16 @@ public class AdviceTests
     }
 
     [Fact]
+    public void A_bracelet_s_owner_is_asked_how_it_felt_and_told_to_keep_the_bag()
+    {
+        var advice = Advice.For(new AdviceFacts(Bracelet(), true, 2) { HasBag = true, OnSpringBars = true });
+        advice.ShouldContain("Some loops are right at the counter and tight after a day: tell us how it felt that evening.");
+        advice.ShouldContain("Once a year, or after a hard knock, let us look at the bars that hold the watch.");
+        advice[^1].ShouldStartWith("Keep the bag with the parts that came out");
+        Advice.For(new AdviceFacts(Bracelet(), true, 2)).ShouldNotContain(a => a.StartsWith("Keep the bag", StringComparison.Ordinal));
+    }
+
+    [Fact]
     public void A_strap_is_closed_in_another_hole()
     {
         var strap = new TwoPieceBand(Bracelet().Facts with { Material = BandMaterial.Leather }, Mm(2.8m), "pin buckle", new TwoPieceStrap(Mm(75), Mm(118), Mm(58), Mm(6.5m), 7));

@@ -110,4 +110,46 @@ public class JobActsTests
         job.IsLast(left[0]).ShouldBeFalse();
         job.IsLast(left[^1]).ShouldBeFalse("there are others before it");
     }
+
+    private static JobSnapshot Worked(int steps, Figures? figures = null)
+    {
+        var plan = new Arrangement(Lie(4, 2), Lie(5, 1), 2);
+        var looked = Snapshots.Account() with { Looks = Looked(Fastener.SplitPin) };
+        var account = Snapshots.Done(Snapshots.Of(Snapshots.Stock(Bracelet()), plan, account: looked), steps);
+        return Snapshots.Of(Snapshots.Stock(Bracelet()), plan, account: account, figures: figures);
+    }
+
+    [Fact]
+    public void Once_work_has_begun_nothing_may_make_another_job_of_it()
+    {
+        var other = Snapshots.Known with { Attachment = Attachment.FixedBar };
+        JobSnapshot Never() => throw new InvalidOperationException("It is asked only where work has begun.");
+        Worked(0).MayStay(Never).Ok.ShouldBeTrue();
+        Worked(2).MayStay(() => Worked(2)).Ok.ShouldBeTrue();
+        Worked(2).MayStay(() => Worked(2, other)).Why.ShouldNotBeNull().ShouldStartWith("Bench work has begun, and the account of its parts hangs on how the watch takes its band.");
+        Why(Worked(2), JobAct.ChooseBand).ShouldBe("Bench work has begun; take back the steps that are done first.");
+    }
+
+    [Fact]
+    public void The_last_step_done_is_the_one_that_may_be_taken_back()
+    {
+        var job = Worked(3);
+        var done = job.Bench.Done;
+        job.MayTakeBack(done[2].Key).Ok.ShouldBeTrue();
+        job.MayTakeBack(done[1].Key).Why.ShouldBe("Take back first what was done after it.");
+        job.MayTakeBack("polish").Why.ShouldBe("That step is not done yet.");
+        Worked(0).MayTakeBack(done[0].Key).Ok.ShouldBeFalse();
+    }
+
+    [Fact]
+    public void When_all_is_done_the_bag_holds_what_came_out_and_says_which_band_it_fits()
+    {
+        var done = Worked(int.MaxValue);
+        done.Bench.Left.ShouldBeEmpty();
+        done.Bench.Trouble.ShouldBeNull();
+        done.Progress.Done(Station.Bench).ShouldBeTrue();
+        var bag = OwnersBag.Of(done);
+        bag.ShouldContain(l => l.Count == 3 && l.What.Contains("link", StringComparison.Ordinal));
+        bag.ShouldAllBe(l => l.Fits == "steel bracelet");
+    }
 }

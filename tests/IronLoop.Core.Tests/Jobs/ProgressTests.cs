@@ -31,6 +31,16 @@ public class ProgressTests
     }
 
     [Fact]
+    public void Work_at_the_bench_is_done_when_a_plan_is_agreed_and_all_its_steps_are()
+    {
+        Progress At(bool agreed, int done, int of) => new(Known, BandChosen: true, ClaspKept: true, PlanAgreed: agreed, StepsDone: done, Steps: of, Closed: false);
+        At(true, 3, 3).Done(Station.Bench).ShouldBeTrue();
+        At(true, 2, 3).Done(Station.Bench).ShouldBeFalse();
+        At(false, 3, 3).Done(Station.Bench).ShouldBeFalse("what was opened to be gauged is not the work");
+        At(true, 0, 0).Done(Station.Bench).ShouldBeFalse("its steps are not known yet");
+    }
+
+    [Fact]
     public void A_referred_job_says_at_every_station_of_work_that_it_is_held_and_is_open_to_what_is_found()
     {
         var held = new Progress(Known, BandChosen: true, ClaspKept: true, PlanAgreed: true, StepsDone: 3, Steps: 13, Closed: false, Referred: true);

@@ -16,7 +16,7 @@ internal static class Snapshots
 {
     public static readonly DateTimeOffset Noon = new(2026, 5, 4, 12, 0, 0, TimeSpan.Zero);
 
-    private static readonly Figures Known = (Figures.None with { Attachment = Attachment.SpringBarDrilled, Wear = WearPreference.Regular })
+    public static readonly Figures Known = (Figures.None with { Attachment = Attachment.SpringBarDrilled, Wear = WearPreference.Regular })
         .With(GaugedFigure.LugWidth, Length.FromMillimetres(20)).With(GaugedFigure.LugToLug, Length.FromMillimetres(48)).With(GaugedFigure.Wrist, Length.FromMillimetres(170));
 
     public static Job Job(Request request) =>
@@ -30,7 +30,14 @@ internal static class Snapshots
     /// <summary>A job with a band chosen, and the plan that is agreed.</summary>
     public static JobSnapshot Of(
         StockBand? stock, Arrangement? plan = null, Request request = Request.TakeLinksOut, BenchAccount? account = null, JobClasp? clasp = null, IReadOnlyList<PartTaken>? taken = null,
-        Func<Job, Job>? with = null) => new(
-        (with ?? (j => j))(Job(request)), Known, stock, plan is null ? null : new JobPlan(plan, Length.FromMillimetres(154.5m), Noon), account ?? Account(),
+        Func<Job, Job>? with = null, Figures? figures = null) => new(
+        (with ?? (j => j))(Job(request)), figures ?? Known, stock, plan is null ? null : new JobPlan(plan, Length.FromMillimetres(154.5m), Noon), account ?? Account(),
         new House(null, HouseLimits.Usual), clasp ?? new JobClasp(), taken ?? [], LinkMarks.None);
+
+    /// <summary>The account of a job of which the first so many steps are done.</summary>
+    public static BenchAccount Done(JobSnapshot job, int steps) => job.Account with
+    {
+        Plan = new AgreedBench(job.Bench.Plan!, 0),
+        Done = [.. job.Bench.Left.Take(steps).Select((s, i) => new WorkedStep(i + 1, s.Key, s.Row, s.Round, s.Says, s.Acts, null, Noon))],
+    };
 }

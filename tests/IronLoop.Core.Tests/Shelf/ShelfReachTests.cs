@@ -53,6 +53,11 @@ public class ShelfReachTests
         one.Reserve(Mm(102.501m), Mm(2.5m)).ShouldBeNull();
         one.Missing(Mm(97.5m), Mm(2.5m)).ShouldBe(Length.Zero);
         one.Missing(Mm(103), Mm(2.5m)).ShouldBe(Mm(0.5m));
+        one.Missing(Mm(96), Mm(2.5m)).ShouldBe(Mm(1.5m));
+        var two = ShelfReach.Unpack([.. new ShelfReachOf(100_000, 300).Packed, .. new ShelfReachOf(110_000, 0).Packed]);
+        two.Missing(Mm(104), Mm(1)).ShouldBe(Mm(3), "the nearer of the two");
+        two.Missing(Mm(107), Mm(1)).ShouldBe(Mm(2));
+        two.Missing(Mm(110), Length.Zero).ShouldBe(Length.Zero);
     }
 
     private readonly record struct ShelfReachOf(int Length, int Left)
