@@ -9,7 +9,7 @@ using Microsoft.CodeAnalysis.CSharp;
 // All of a sample are compiled in at once, behind a switch; a run of the tests turns one on, and ends at the first test that fails.
 var house = Path.GetFullPath(args[0]);
 var core = Path.Combine(house, "src/IronLoop.Core");
-var lived = args is [_, "again", var before] ? File.ReadAllLines(before).Where(l => l.StartsWith("lives: ", StringComparison.Ordinal)).Select(Unplaced).ToHashSet(StringComparer.Ordinal) : null;
+var lived = args is [_, "again", var before] ? File.ReadAllLines(before).Where(l => l.StartsWith("lives: ", StringComparison.Ordinal)).ToList() : null;
 var wanted = lived is null && args.Length > 2 ? int.Parse(args[2], CultureInfo.InvariantCulture) : 400;
 var seed = args.Length > 3 ? int.Parse(args[3], CultureInfo.InvariantCulture) : 1;
 
@@ -20,10 +20,16 @@ foreach (var file in FaultyCore.Sources(Path.Combine(core, lived is null && args
     faults.Visit(CSharpSyntaxTree.ParseText(File.ReadAllText(file)).GetRoot());
     all.AddRange(faults.Found);
 }
+// The line may be another since: the nearest one is it.
+if (lived is not null)
+{
+    var like = all.ToLookup(f => Unplaced(Told(f)), StringComparer.Ordinal);
+    all = [.. lived.SelectMany(l => like[Unplaced(l)].OrderBy(f => Math.Abs(f.Line - LineOf(l))).Take(1)).Distinct()];
+}
 // Of two that overlap, one can be compiled in.
 var random = new Random(seed);
 var sample = new List<Fault>();
-foreach (var fault in all.Where(f => lived?.Contains(Unplaced(Told(f))) != false).OrderBy(_ => random.Next()))
+foreach (var fault in all.OrderBy(_ => random.Next()))
     if (sample.Count < wanted && !sample.Any(f => f.File == fault.File && f.At.OverlapsWith(fault.At)))
         sample.Add(fault);
 Console.WriteLine($"{all.Count} faults could be put in; {sample.Count} are, by seed {seed}.");
@@ -79,8 +85,9 @@ bool Fails(string lane, int fault, string[] which, out string said)
 
 static string Told(Fault fault) => $"lives: {fault.File}:{fault.Line} [{fault.Kind}] {OneLine(fault.Was)}  ->  {OneLine(fault.Instead)}";
 
-// The line may be another since.
 static string Unplaced(string told) => Regex.Replace(told, @":\d+ \[", " [");
+
+static int LineOf(string told) => int.Parse(Regex.Match(told, @":(\d+) \[").Groups[1].Value, CultureInfo.InvariantCulture);
 
 static string OneLine(string text) => Regex.Replace(text, @"\s+", " ");
 

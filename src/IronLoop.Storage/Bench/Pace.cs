@@ -13,7 +13,7 @@ internal sealed class Pace(JobChanges changes)
     private const int Enough = 5;
 
     private readonly Lock _lock = new();
-    private IReadOnlyDictionary<StepRow, double>? _minutes;
+    private volatile IReadOnlyDictionary<StepRow, double>? _minutes;
     private long _asOf;
     private int _counted;
     private Tables _from;
@@ -21,7 +21,14 @@ internal sealed class Pace(JobChanges changes)
     /// <summary>The minutes by row; rows with too few times have none.</summary>
     public IReadOnlyDictionary<StepRow, double> Minutes(ShopWork work)
     {
-        lock (_lock)
+        // While somebody works it out anew the others go by what it was.
+        if (!_lock.TryEnter())
+        {
+            if (_minutes is { } were)
+                return were;
+            _lock.Enter();
+        }
+        try
         {
             if (_minutes is null || changes.Since(_asOf) is not { } since || since.Where(c => c.Tables.Meets(_from)).Distinct().Count() > _counted / 100)
             {
@@ -36,6 +43,10 @@ internal sealed class Pace(JobChanges changes)
                     .ToDictionary(g => g.Key, g => Math.Round(g.Select(s => s.Seconds).Order().ElementAt(g.Count() / 2) / 60.0, 1));
             }
             return _minutes;
+        }
+        finally
+        {
+            _lock.Exit();
         }
     }
 }

@@ -27,8 +27,14 @@ internal sealed partial class Changed
     /// <summary>The bands that were changed.</summary>
     public HashSet<long> Bands { get; } = [];
 
-    /// <summary>The watches and clients of those jobs: what is known of one visit plays a part in the others.</summary>
-    private readonly HashSet<long> _watches = [], _clients = [];
+    /// <summary>The watches of those jobs: what is known of one visit plays a part in the others.</summary>
+    public HashSet<long> Watches { get; } = [];
+
+    /// <summary>The clients that were changed themselves.</summary>
+    public HashSet<long> Clients { get; } = [];
+
+    // Jobs whose clients were.
+    private readonly HashSet<long> _ofClients = [];
 
     // More jobs than these are not looked up one by one.
     private const int MostNamed = 50;
@@ -46,7 +52,7 @@ internal sealed partial class Changed
     public void StockChanged() => Stock = true;
 
     /// <summary>Whether nothing was.</summary>
-    public bool IsNothing => !All && !Stock && Jobs.Count == 0 && Bands.Count == 0 && _clients.Count == 0 && _watches.Count == 0;
+    public bool IsNothing => !All && !Stock && Jobs.Count == 0 && Bands.Count == 0 && Clients.Count == 0 && Watches.Count == 0;
 
     /// <summary>The tables that were written.</summary>
     public Tables Tables { get; private set; }
@@ -60,7 +66,7 @@ internal sealed partial class Changed
     /// <summary>Whether it plays a part in what was worked out of a job.</summary>
     /// <param name="of">What that was worked out of.</param>
     public bool Touches(KeptOf of) =>
-        All || Jobs.Contains(of.Job) || _watches.Contains(of.Watch) || _clients.Contains(of.Client)
+        All || Jobs.Contains(of.Job) || Watches.Contains(of.Watch) || Clients.Contains(of.Client)
         || (Bands.Count > 0 && (of.HasBandBefore || (of.Band is { } band && Bands.Contains(band))));
 
     /// <summary>Looks up whose jobs they are, before it is stored.</summary>
@@ -72,8 +78,9 @@ internal sealed partial class Changed
         foreach (var job in Jobs)
             foreach (var (watch, client) in work.Query("SELECT watch_id, client_id FROM job WHERE id = $id", row => (row.Number("watch_id"), row.Number("client_id")), ("$id", job)))
             {
-                _watches.Add(watch);
-                _clients.Add(client);
+                Watches.Add(watch);
+                if (_ofClients.Contains(job))
+                    Clients.Add(client);
             }
     }
 
@@ -96,7 +103,7 @@ internal sealed partial class Changed
         foreach (var (name, value) in values)
             if (name == job && value is long id)
             {
-                (table switch { "client" => _clients, "watch" => _watches, _ => Jobs }).Add(id);
+                (table switch { "client" => Clients, "watch" => Watches, _ => Jobs }).Add(id);
                 return;
             }
         // What is new is part of nothing that is known already.
@@ -104,9 +111,15 @@ internal sealed partial class Changed
             return;
         // A watch that is gauged, or what was said, from one of its jobs.
         if (table is "client" or "watch" or "wording" && ofJob is { } one)
+        {
             Jobs.Add(one);
+            if (table == "client")
+                _ofClients.Add(one);
+        }
         else
+        {
             All = true;
+        }
     }
 
     private static bool IsNew(string table, string sql) => table is "client" or "watch" or "job" && sql.TrimStart().StartsWith("INSERT INTO", StringComparison.Ordinal);

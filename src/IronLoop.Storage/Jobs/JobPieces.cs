@@ -5,6 +5,9 @@ internal sealed class JobPieces
 {
     private readonly Dictionary<string, Piece> _pieces = new(StringComparer.Ordinal);
 
+    /// <summary>The tables that those which hang on what others do were read from.</summary>
+    public Tables FromShop => _pieces.Values.Where(p => p.IsOfShop).Aggregate(Tables.None, (sum, p) => sum | p.From);
+
     /// <summary>What a piece hangs on.</summary>
     private readonly record struct Piece(object? Value, Tables From, bool IsOfShop);
 
@@ -33,13 +36,7 @@ internal sealed class JobPieces
     }
 
     /// <summary>Whether a change that touched the shop, not the job, makes a piece another.</summary>
-    public bool HangOn(Tables ofShop)
-    {
-        foreach (var piece in _pieces.Values)
-            if (piece.IsOfShop && piece.From.Meets(ofShop))
-                return true;
-        return false;
-    }
+    public bool HangOn(Tables ofShop) => FromShop.Meets(ofShop);
 
     private T Of<T>(ShopWork work, string name, Func<T> read, bool isOfShop)
     {

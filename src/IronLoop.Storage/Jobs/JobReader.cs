@@ -38,7 +38,7 @@ public static class JobReader
         var (whose, pieces) = (work.By ?? "", work.Known.PiecesOf(job.Id, work.By ?? "", work.Written));
         var read = Of(work, job, pieces);
         if (work.IsLooking)
-            work.Known.Keep(KeptOf(read), whose, new KnownJob(read, pieces), work.ReadFrom);
+            work.Known.Keep(read, pieces, whose, work.ReadFrom);
         return read;
     }
 

@@ -22,6 +22,9 @@ public class KeptByJob<T>(JobChanges changes, int most)
     private readonly Lock _lock = new();
     private readonly Dictionary<(long Job, string For), (KeptOf Of, T Value)> _kept = [];
     private readonly Queue<(long Job, string For)> _order = [];
+
+    // Where a change of a job, a watch or a client has to be looked after.
+    private readonly Dictionary<(char Kind, long Id), HashSet<(long Job, string For)>> _by = [];
     private long _caughtUp;
 
     /// <summary>What is kept of a job; null when nothing is, or it is of another version.</summary>
@@ -47,6 +50,9 @@ public class KeptByJob<T>(JobChanges changes, int most)
         }
     }
 
+    /// <summary>Whether a change may be one of anything that is kept, and not only of the jobs, watches and clients it names.</summary>
+    private protected virtual bool ConcernsAll(Changed changed) => changed.All || changed.Bands.Count > 0;
+
     /// <summary>Whether something kept still stands after a change.</summary>
     private protected virtual bool StandsAfter(T value, KeptOf of, Changed changed) => !changed.Touches(of);
 
@@ -62,12 +68,13 @@ public class KeptByJob<T>(JobChanges changes, int most)
             CatchUp();
             if (changes.Since(readAt) is not { } since || !StandAfterAll(value, of, since))
                 return;
-            if (_kept.TryAdd((of.Job, whose), (of, value)))
+            if (!Drop((of.Job, whose)))
                 _order.Enqueue((of.Job, whose));
-            else
-                _kept[(of.Job, whose)] = (of, value);
+            _kept[(of.Job, whose)] = (of, value);
+            foreach (var by in By(of))
+                (_by.TryGetValue(by, out var keys) ? keys : _by[by] = []).Add((of.Job, whose));
             while (_kept.Count > most && _order.TryDequeue(out var oldest))
-                _kept.Remove(oldest);
+                Drop(oldest);
         }
     }
 
@@ -80,12 +87,14 @@ public class KeptByJob<T>(JobChanges changes, int most)
         {
             _kept.Clear();
             _order.Clear();
+            _by.Clear();
         }
         else
         {
-            foreach (var (key, kept) in _kept)
-                if (!StandAfterAll(kept.Value, kept.Of, since))
-                    _kept.Remove(key);
+            foreach (var changed in since)
+                foreach (var key in Concerned(changed))
+                    if (_kept.TryGetValue(key, out var kept) && !StandsAfter(kept.Value, kept.Of, changed))
+                        Drop(key);
             // What was dropped and kept anew stands in the order once more.
             if (_order.Count > 2 * most)
             {
@@ -95,6 +104,22 @@ public class KeptByJob<T>(JobChanges changes, int most)
             }
         }
         _caughtUp = now;
+    }
+
+    private List<(long Job, string For)> Concerned(Changed changed) => ConcernsAll(changed) ? [.. _kept.Keys]
+        : [.. changed.Jobs.Select(j => ('j', j)).Concat(changed.Watches.Select(w => ('w', w))).Concat(changed.Clients.Select(c => ('c', c)))
+            .SelectMany(by => _by.GetValueOrDefault(by) ?? []).Distinct()];
+
+    private static (char Kind, long Id)[] By(KeptOf of) => [('j', of.Job), ('w', of.Watch), ('c', of.Client)];
+
+    private bool Drop((long Job, string For) key)
+    {
+        if (!_kept.Remove(key, out var kept))
+            return false;
+        foreach (var by in By(kept.Of))
+            if (_by.TryGetValue(by, out var keys) && keys.Remove(key) && keys.Count == 0)
+                _by.Remove(by);
+        return true;
     }
 
     private bool StandAfterAll(T value, KeptOf of, IReadOnlyList<Changed> since)

@@ -32,11 +32,27 @@ internal sealed class KnownJob(JobSnapshot job, JobPieces pieces)
 /// <summary>The jobs that are at work, as they are known. What is changed of one leaves the pieces of it that were read from other tables.</summary>
 internal sealed class KnownJobs(JobChanges changes, int most) : KeptByJob<KnownJob>(changes, most)
 {
+    private Tables _fromShop;
+
     /// <summary>The pieces that are known of a job and still stand; none where nothing is known.</summary>
     /// <param name="job">The job.</param>
     /// <param name="whose">Whose eyes they are for.</param>
     /// <param name="besides">What a piece of work changed that is not stored yet.</param>
     public JobPieces PiecesOf(long job, string whose, Tables besides) => Use(job, whose, known => known?.Standing(besides)) ?? new JobPieces();
+
+    /// <summary>Keeps a job with the pieces it was put together from.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="pieces">Its pieces.</param>
+    /// <param name="whose">Whose eyes it is for.</param>
+    /// <param name="readAt">The moment before which it was read.</param>
+    public void Keep(JobSnapshot job, JobPieces pieces, string whose, long readAt)
+    {
+        Use(job.Job.Id, whose, _ => _fromShop |= pieces.FromShop);
+        Keep(JobReader.KeptOf(job), whose, new KnownJob(job, pieces), readAt);
+    }
+
+    // Only what pieces of the shop were read from concerns all.
+    private protected override bool ConcernsAll(Changed changed) => base.ConcernsAll(changed) || changed.Tables.Meets(_fromShop);
 
     private protected override bool StandsAfter(KnownJob value, KeptOf of, Changed changed)
     {
