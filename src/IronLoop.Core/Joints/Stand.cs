@@ -116,8 +116,14 @@ public sealed class Stand
 
     internal void Set(Joint joint)
     {
+        var before = _joints.GetValueOrDefault(joint.Id);
         _joints[joint.Id] = joint;
-        _held = null;
+        // What is opened holds nothing more; what is closed has its place among the others, so all are told anew.
+        if (joint.Closed)
+            _held = null;
+        else if (_held is not null && before is { Closed: true })
+            foreach (var thing in (string[])[before.A, before.B, .. before.Parts])
+                _held[thing].RemoveAll(j => j.Id == joint.Id);
     }
 
     internal void Put(IEnumerable<string> things, Place place)

@@ -6,8 +6,9 @@ public static class OldBenches
     /// <summary>The open jobs of which there are steps, and nothing that says what the work goes by.</summary>
     public static IReadOnlyList<long> Begun(ShopWork work) => work.Query(
         """
-        SELECT DISTINCT bench_step.job_id FROM bench_step JOIN job ON job.id = bench_step.job_id
-        WHERE job.closed_at IS NULL AND bench_step.acts IS NULL AND NOT EXISTS (SELECT 1 FROM bench_plan WHERE bench_plan.job_id = job.id)
+        SELECT id FROM job
+        WHERE closed_at IS NULL AND NOT EXISTS (SELECT 1 FROM bench_plan WHERE bench_plan.job_id = job.id)
+          AND EXISTS (SELECT 1 FROM bench_step WHERE bench_step.job_id = job.id AND bench_step.acts IS NULL)
         """,
-        row => row.Number("job_id"));
+        row => row.Number("id"));
 }

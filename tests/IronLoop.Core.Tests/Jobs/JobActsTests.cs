@@ -109,6 +109,9 @@ public class JobActsTests
         left.Count.ShouldBeGreaterThan(1);
         job.IsLast(left[0]).ShouldBeFalse();
         job.IsLast(left[^1]).ShouldBeFalse("there are others before it");
+        var last = Worked(Worked(0).Bench.Left.Count - 1);
+        last.IsLast(last.Bench.Left.Single()).ShouldBeTrue();
+        last.IsLast(left[0]).ShouldBeFalse("another step than the one that is left");
     }
 
     private static JobSnapshot Worked(int steps, Figures? figures = null)

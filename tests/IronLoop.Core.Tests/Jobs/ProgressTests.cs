@@ -100,6 +100,8 @@ public class ProgressTests
     {
         var opened = new Progress(Known, BandChosen: true, ClaspKept: true, PlanAgreed: false, StepsDone: 0, Steps: 4, Closed: false) { ToGauge = true, Opened = 4, TrayKept = true };
         (opened with { Opened = 3 }).Says(Station.Bench).ShouldBe("Open it and gauge it; the rest is agreed after that.");
+        (opened with { Steps = 0, Opened = 0 }).Says(Station.Bench).ShouldStartWith("Agree a plan at Size first.");
+        (opened with { Steps = 1, Opened = 1 }).Says(Station.Bench).ShouldStartWith("It lies open");
         opened.Says(Station.Bench).ShouldBe("It lies open and its tray is kept: the work goes on when the rest is agreed.");
         (opened with { PlanAgreed = true, Awaited = ["1 fold-over, CL-8"] }).Says(Station.HandOver).ShouldBe("Not yet: waiting for 1 fold-over, CL-8.");
         (opened with { ClaspKept = false, Awaited = ["1 fold-over, CL-8"] }).Says(Station.Clasp).ShouldBe("Waiting for 1 fold-over, CL-8.");

@@ -19,5 +19,13 @@ public class WorkedTests
         Refused(from, new Act.Remove("link-of-none", [])).ShouldContain("link-of-none");
     }
 
+    [Fact]
+    public void What_is_told_of_a_piece_of_work_without_a_word_on_it_can_be_undone()
+    {
+        var told = ToldAct.Tell(new Act.Prepare("end-12", Shaping.File, null, false));
+        (told with { Irreversible = null }).Hear().ShouldBe(new Act.Prepare("end-12", Shaping.File, null, false));
+        ToldAct.Tell(new Act.Prepare("end-12", Shaping.File, null, true)).Hear().ShouldBe(new Act.Prepare("end-12", Shaping.File, null, true));
+    }
+
     private static string Refused(Stand from, Act act) => Worked.Of(from).WhyNot(act).ShouldNotBeNull();
 }

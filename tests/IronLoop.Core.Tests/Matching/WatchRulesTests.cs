@@ -185,6 +185,15 @@ public class WatchRulesTests
     }
 
     [Fact]
+    public void What_cannot_be_filed_is_said_and_work_takes_ten_minutes_where_nobody_says_more()
+    {
+        var metal = Leather with { Kind = BandKind.LinkBracelet, Material = BandMaterial.Metal, Width = Mm(20.8m) };
+        LugWidthRule.Judge(Drilled, metal with { Kind = BandKind.Mesh }).Says.ShouldEndWith("too wide, and mesh cannot be filed.");
+        LugWidthRule.Judge(Drilled, metal with { SolidEnd = false }).Says.ShouldEndWith("too wide, and a hollow end cannot be filed.");
+        new PieceOfWork(WorkKind.Bore, "Open the bore", Reversible: false).Minutes.ShouldBe(10);
+    }
+
+    [Fact]
     public void A_limit_the_shop_sets_holds_and_has_a_way_back()
     {
         var tight = Usual.With(Limit.SoftFits, 0.2m);
