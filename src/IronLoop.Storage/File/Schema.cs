@@ -24,14 +24,11 @@ internal sealed partial class Schema
     private Schema(IReadOnlyList<string> names, IReadOnlyList<(string Of, string By)> along)
     {
         _tables = names.Select((name, i) => (name, Tables.Number(i))).ToFrozenDictionary(t => t.name, t => t.Item2, StringComparer.Ordinal);
-        // What goes when a row of another table goes may take more along.
+        // What goes when a row of another table goes may take more along, and that more: each round goes one step further.
         var changed = names.ToDictionary(n => n, n => _tables[n], StringComparer.Ordinal);
-        for (var before = Tables.None; before != Sum(changed.Values);)
-        {
-            before = Sum(changed.Values);
+        for (var round = 0; round < along.Count; round++)
             foreach (var (of, by) in along)
                 changed[by] |= changed[of];
-        }
         _changedAlong = changed.ToFrozenDictionary(StringComparer.Ordinal);
     }
 
@@ -74,8 +71,6 @@ internal sealed partial class Schema
             known[sql] = tables;
         return tables;
     }
-
-    private static Tables Sum(IEnumerable<Tables> of) => of.Aggregate(Tables.None, (sum, one) => sum | one);
 
     [GeneratedRegex(@"\w+", RegexOptions.None, Patience)]
     private static partial Regex Words();

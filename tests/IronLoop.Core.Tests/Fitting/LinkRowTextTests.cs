@@ -13,7 +13,7 @@ public class LinkRowTextTests
     [InlineData("2 of 9 fixed; 7 of 8.2; 1 of 5", 10, 2, 75.4 + 5)]
     [InlineData("two of 9 fixed, Seven links of 8,2", 9, 2, 75.4)]
     [InlineData("", 0, 0, 0)]
-    [InlineData("7 links                                              of 8.2", 7, 0, 57.4)]
+    [InlineData("7 links                                               of 8.2", 7, 0, 57.4)]
     public void Reads_a_side_from_case_to_clasp(string typed, int links, int stay, double length)
     {
         LinkRowText.TryParse(typed, out var row, out var why).ShouldBeTrue(why);

@@ -146,6 +146,16 @@ public class ClaspBenchTests
     }
 
     [Fact]
+    public void An_end_pierced_for_the_first_time_is_as_it_is_sold_and_one_pierced_wider_is_not_what_it_was()
+    {
+        ClaspBarRule.NotPierced(Mm(1.5m)).Work[0].Reversible.ShouldBeTrue();
+        var strap = new BandEndFacts(BandKind.TwoPiece, BandMaterial.Leather, Mm(18), Bore: Mm(1.2m)) { Pierced = true };
+        var wider = ClaspBarRule.Judge(strap, new ClaspFacts(ClaspKind.PinBuckle, Mm(18), Bar: Mm(1.8m)), HouseLimits.Usual).ShouldNotBeNull();
+        wider.Work[0].What.ShouldStartWith("Pierce the strap’s end wider");
+        wider.Work[0].Reversible.ShouldBeFalse();
+    }
+
+    [Fact]
     public void Each_kind_has_a_measuring_sheet_that_begins_at_the_band_s_end()
     {
         foreach (var kind in Enum.GetValues<ClaspKind>())
