@@ -3,7 +3,9 @@ using IronLoop.Server.Door;
 using IronLoop.Server.Host.Demo;
 using IronLoop.Server.Safekeeping;
 using IronLoop.Server.Shop;
+using IronLoop.Server.Shop.Rack;
 using IronLoop.Server.Stations;
+using IronLoop.Server.Stations.Bench;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Host;
@@ -71,9 +73,22 @@ internal static class Opening
             app.Services.GetRequiredService<BackgroundWork>().Begin(ending =>
             {
                 _ = app.Services.GetRequiredService<EndpointDataSource>().Endpoints;
+                LookRound(app);
                 app.Services.GetRequiredService<MatchShelf>().Now(app.Services.GetRequiredService<ShopFile>());
             });
             Console.WriteLine($"Iron Loop is at {string.Join(' ', app.Urls)}{(switches.Demo ? ", with the demo" : "")}. Ctrl+C stops it.");
         });
+    }
+
+    /// <summary>Looks at the rack and at its first job as a screen would, so that what that asks for is known, and compiled, before somebody does.</summary>
+    private static void LookRound(WebApplication app)
+    {
+        var shop = new OpenShop(app.Services.GetRequiredService<ShopFile>());
+        var tags = app.Services.GetRequiredService<RackTags>().Of(shop, work => Storage.Jobs.Tags(work, [], null), app.Services.GetRequiredService<TimeProvider>().Today());
+        if (tags is not [var first, ..])
+            return;
+        using var look = shop.Look();
+        var job = TheJob.Read(look, first.Id);
+        _ = (LoopSheet.Of(job), BenchSheet.Of(look, job));
     }
 }

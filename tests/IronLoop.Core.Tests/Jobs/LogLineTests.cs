@@ -25,6 +25,7 @@ public class LogLineTests
     {
         (LogLine.Of(LogKind.Noted) with { Note = Note }).Words.ShouldEndWith("(not settled)");
         (LogLine.Of(LogKind.Noted) with { Note = Note with { IsSettled = true } }).Words.ShouldEndWith("Scratched before.");
+        LogLine.Of(LogKind.TriedOn, "As planned.").Words.ShouldBe("As planned.");
         LogLine.Of(LogKind.TriedOn, "!", "As planned.").Words.ShouldBe("! As planned.");
         LogLine.Of(LogKind.BenchDone, "9").Words.ShouldBe("Bench work done, 9 steps.");
         (LogLine.Of(LogKind.BenchDone, "12") with { LeftOut = ["Clean: no brush."] }).Words.ShouldBe("Bench work done, 12 steps. Clean: no brush.");
