@@ -41,6 +41,18 @@ public class JobBenchTests
         (untouched with { Done = [Step(StepRow.Open, 1), Step(StepRow.Open, 2), Step(StepRow.Tray, 1)] }).SoFar.ShouldBe(new SoFar(0, 2));
     }
 
+    [Fact]
+    public void What_came_from_stock_in_the_place_of_a_lost_part_is_told_with_how_it_stood_and_nothing_else_is()
+    {
+        var pin = From.Things.First(t => t.IsPart);
+        var stored = Plan with { From = Plan.From.With(pin with { Id = "fresh", Instead = pin.Id, Owner = Owner.Shop, Place = Place.Drawer }).With(pin with { Id = "stray" }) };
+        var told = JobBench.From(Facts, stored);
+        told.Find("fresh").ShouldNotBeNull();
+        told.Find("stray").ShouldBeNull("what is known of the watch now is told by what is known now");
+        told.Things.Count.ShouldBe(From.Things.Count + 1);
+        JobBench.From(Facts, null).Things.ShouldBe(From.Things);
+    }
+
     private static JobBench Opened(Worked now) => new(Facts, Plan, [], [], now) { IsOpened = true };
 
     /// <summary>How it stands once the first thing that comes out lies in the tray; as it came for nought.</summary>

@@ -72,6 +72,18 @@ public class ClaspBenchTests
     }
 
     [Fact]
+    public void Of_two_clasps_that_come_out_alike_the_one_that_leaves_more_to_adjust_comes_first_though_it_is_dearer()
+    {
+        // Both close at 150 mm in their tightest position; one loosens by a millimetre from there, the other by half of one.
+        var bench = Bench with { Target = new FitTarget(Mm(150), Mm(2), Mm(1.5m)) };
+        bench = new ClaspBench(bench.Band, bench.End, bench.Target, null, [], HouseLimits.Usual);
+        var ranked = bench.Rank([FoldOver("HALF", 2, 0.5m, 19, 19), FoldOver("WHOLE", 2, 1, 19, 19) with { PriceCents = 900 }]);
+        ranked.Select(c => c.Judgement.Verdict).Distinct().ShouldHaveSingleItem();
+        ranked.Select(c => c.Effect!.Length).Distinct().ShouldHaveSingleItem();
+        ranked.Select(c => c.Part.Article).ShouldBe(["WHOLE", "HALF"]);
+    }
+
+    [Fact]
     public void A_clasp_whose_half_lengths_are_unknown_is_not_promised_anything()
     {
         var part = FoldOver("BARE", 8, 1.5m, 18.5m, 20.5m);
