@@ -90,9 +90,8 @@ public sealed class GaugeTests : IDisposable
         _screen.Type("barToBar", "41.2");
         _screen.UntilSays("Not saved yet: 41.2");
         // Also when the page asks for all it shows anew meanwhile, and hears nothing.
-        _screen.Run("document.dispatchEvent(new Event('visibilitychange'))");
         _screen.UntilSays("The shop’s server does not answer");
-        _screen.Until(() => _screen.All(".rail [role=alert]").Count > 0, "the rack, which was asked for anew");
+        _screen.Until(RackIsAskedForAnew, "the rack, which was asked for anew");
         _screen.UntilSays("Not saved yet: 41.2");
         _shop.Restart();
         _screen.Until(() => Value("barToBar").StartsWith("41.2 mm", StringComparison.Ordinal), "the figure that waited");
@@ -175,6 +174,13 @@ public sealed class GaugeTests : IDisposable
     private string? On() => _screen.Run("return document.activeElement.dataset.figure ?? null") as string;
 
     private void UntilOn(string figure) => _screen.Until(() => On() == figure, $"the cursor on {figure}");
+
+    // What was told a moment ago is not asked for again: so it is looked at until it is.
+    private bool RackIsAskedForAnew()
+    {
+        _screen.Run("document.dispatchEvent(new Event('visibilitychange'))");
+        return _screen.All(".rail [role=alert]").Count > 0;
+    }
 
     private string Value(string figure) => _screen.Told($"value-{figure}");
 
