@@ -178,7 +178,7 @@ public sealed class GaugeTests : IDisposable
     // What was told a moment ago is not asked for again: so it is looked at until it is.
     private bool RackIsAskedForAnew()
     {
-        _screen.Run("document.dispatchEvent(new Event('visibilitychange'))");
+        _screen.Run("document.dispatchEvent(new Event('visibilitychange', { bubbles: true }))");
         return _screen.All(".rail [role=alert]").Count > 0;
     }
 
