@@ -30,7 +30,7 @@ internal sealed class Pace(JobChanges changes)
         }
         try
         {
-            if (_minutes is null || changes.Since(_asOf) is not { } since || since.Where(c => c.Tables.Meets(_from)).Distinct().Count() > _counted / 100)
+            if (_minutes is null || changes.Since(_asOf) is not { } since || since.Where(c => c.Tables.Meets(_from)).Distinct().Count() > _counted / 100 || since.Any(c => c.Tables == Tables.All))
             {
                 _asOf = work.ReadFrom;
                 var times = work.Noting(
