@@ -1,4 +1,6 @@
 using IronLoop.Core.Bench;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Gauging;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;
 using IronLoop.Core.Tests.Bench;
@@ -51,6 +53,21 @@ public class JobBenchTests
         told.Find("stray").ShouldBeNull("what is known of the watch now is told by what is known now");
         told.Things.Count.ShouldBe(From.Things.Count + 1);
         JobBench.From(Facts, null).Things.ShouldBe(From.Things);
+    }
+
+    [Fact]
+    public void What_was_opened_to_be_gauged_was_a_round_of_its_own_and_what_is_agreed_then_is_fetched_in_the_next()
+    {
+        var account = Snapshots.Account() with { ToGauge = new HashSet<JointGroup> { JointGroup.ClaspSix } };
+        var own = Snapshots.Stock(BenchJobs.Bracelet(spares: 1));
+        var opening = Snapshots.Of(own, account: account);
+        opening.Bench.Left.ShouldContain(s => s.Row == StepRow.OpenToGauge);
+        var opened = Snapshots.Done(opening, opening.Bench.Left.Count);
+        var agreed = Snapshots.Of(own, new Arrangement(BenchJobs.Lie(6, 0, 1), BenchJobs.Lie(6, 0), 2), account: opened);
+        agreed.Bench.Trouble.ShouldBeNull();
+        agreed.Bench.Left.ShouldContain(s => s.Row == StepRow.Fetch);
+        agreed.Bench.Left[0].Round.ShouldBe(2);
+        agreed.Bench.Left.Select(s => s.Key).Intersect(opened.Done.Select(d => d.Key)).ShouldBeEmpty();
     }
 
     private static JobBench Opened(Worked now) => new(Facts, Plan, [], [], now) { IsOpened = true };
