@@ -59,6 +59,33 @@ public sealed class LogTests : IDisposable
     public async Task What_looks_like_a_sign_of_the_search_is_a_word(string question) => (await Ask(question)).Count.ShouldBe(0);
 
     [Fact]
+    public async Task A_job_on_the_rack_is_found_by_how_it_stands_for_whoever_looks_and_is_not_written_anywhere_for_it()
+    {
+        var job = (await _shop.Get("/api/jobs")).AsArray().Single(j => j!["client"]!.GetValue<string>() == "Hale Torvic")!["id"]!.GetValue<long>();
+        List<long> Found(Storage.ShopWork work, string watch) => [.. Storage.Visits.Find(work, new Storage.LogQuestion(Watch: watch, Client: "torvic"), long.MaxValue, 10).Select(v => v.JobId)];
+        using var before = _shop.File.Look();
+        var was = Storage.Visits.Find(before, new Storage.LogQuestion(Client: "torvic"), long.MaxValue, 10).Single(v => v.JobId == job);
+        using (var work = _shop.File.Begin())
+        {
+            Storage.Watches.Rename(work, was.WatchId, "Quillmere night watch");
+            work.Commit();
+        }
+        using (var after = _shop.File.Look())
+        {
+            Found(after, "quillmere").ShouldBe([job]);
+            Found(before, "quillmere").ShouldBeEmpty("it still sees the moment before");
+            Found(before, was.Watch).ShouldContain(job);
+            Found(after, "quillmere").ShouldBe([job], "who looked in between changes nothing");
+            Storage.Visits.IsBehind(after).ShouldBeFalse("the file's index holds closed jobs alone");
+        }
+        using (var work = _shop.File.Begin())
+            Storage.Watches.Rename(work, was.WatchId, "Never stored");
+        using var last = _shop.File.Look();
+        Found(last, "never stored").ShouldBeEmpty();
+        Found(last, "quillmere").ShouldBe([job]);
+    }
+
+    [Fact]
     public async Task What_cannot_be_a_width_is_refused() =>
         (await _shop.Send(HttpMethod.Get, "/api/log?width=wide", null, HttpStatusCode.BadRequest))["errors"]!["$.width"].ShouldNotBeNull();
 

@@ -13,7 +13,7 @@ internal sealed partial class Changed
     // Nothing of these is part of what is known of a job. Bands say themselves which of them were changed.
     private static readonly FrozenSet<string> OfNoJob = FrozenSet.Create(
         StringComparer.Ordinal,
-        "change_entry", "sheet", "press", "session", "door_entry", "fitter", "shop_key", "log_entry", "visit", "visit_due", "visit_words", "visit_words_open", "forgetting",
+        "change_entry", "sheet", "press", "session", "door_entry", "fitter", "shop_key", "log_entry", "visit", "visit_due", "visit_words", "forgetting",
         "reach", "band", "band_link", "band_spare");
 
     private static readonly FrozenSet<string> OfStock = FrozenSet.Create(StringComparer.Ordinal, "part", "stock_entry", "order_line", "supply_order");

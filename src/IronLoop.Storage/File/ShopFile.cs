@@ -72,6 +72,9 @@ public sealed class ShopFile : IDisposable
     /// <summary>How long steps take here.</summary>
     internal Pace Pace { get; }
 
+    /// <summary>The words of the jobs that are open.</summary>
+    internal OpenVisits OpenVisits { get; } = new();
+
     /// <summary>Told how long each piece of work had the file to write in; null where nobody asks.</summary>
     public Action<TimeSpan>? Written { get => _turn.Ended; set => _turn.Ended = value; }
 
@@ -80,6 +83,7 @@ public sealed class ShopFile : IDisposable
     {
         BandChanges.All();
         JobChanges.Tell(Changed.Everything);
+        OpenVisits.Forget();
     }
 
     /// <summary>Opens the file in a folder, making both when they are not there, and runs the migrations it lacks.</summary>
@@ -187,7 +191,7 @@ public sealed class ShopFile : IDisposable
     /// <param name="by">Initials of whoever looks: how they work goes with what they see; null where nobody has to say.</param>
     public ShopWork Look(string? by = null) => new(this, Take(lasting: true, Patience), writing: false) { By = by };
 
-    /// <summary>Held while the log's index is brought up to what is stored.</summary>
+    /// <summary>Held while the file's index of words is brought up to what is stored.</summary>
     internal Lock IndexAtWork { get; } = new();
 
     /// <summary>How often that was begun.</summary>
@@ -213,6 +217,7 @@ public sealed class ShopFile : IDisposable
     {
         _isClosed = true;
         CloseIdle();
+        OpenVisits.Dispose();
         AllOpen.TryRemove(this, out _);
     }
 

@@ -60,6 +60,9 @@ public sealed class ShopWork : IDisposable
     /// <summary>How long steps take here.</summary>
     internal Pace Pace => _shop.Pace;
 
+    /// <summary>The words of the jobs that are open.</summary>
+    internal OpenVisits OpenVisits => _shop.OpenVisits;
+
     /// <summary>
     /// Stores everything done in this piece of work, and lets others write. What is asked through it from then on is how the shop stands
     /// after it; nothing more can be written.

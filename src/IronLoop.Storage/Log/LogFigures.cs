@@ -74,13 +74,19 @@ public static class LogFigures
             .OrderByDescending(m => m.Jobs)];
 
     /// <summary>The widths that came most.</summary>
-    public static IReadOnlyList<LogWidth> Widths(ShopWork work, DateOnly from, int most) =>
-        work.Query(
-            """
-            SELECT visit.width_um, COUNT(*) AS jobs FROM visit JOIN job ON job.id = visit.job_id
-            WHERE visit.width_um IS NOT NULL AND job.taken_in_at >= $from GROUP BY visit.width_um ORDER BY jobs DESC, visit.width_um LIMIT $most
-            """,
-            row => new LogWidth(row.Length("width_um"), row.Count("jobs")), ("$from", from), ("$most", most));
+    public static IReadOnlyList<LogWidth> Widths(ShopWork work, DateOnly from, int most)
+    {
+        var jobs = new Dictionary<Length, int>();
+        foreach (var (width, count) in work.Query(
+            "SELECT visit.width_um, COUNT(*) AS jobs FROM visit JOIN job ON job.id = visit.job_id WHERE visit.width_um IS NOT NULL AND job.taken_in_at >= $from GROUP BY visit.width_um",
+            row => (row.Length("width_um"), row.Count("jobs")), ("$from", from)))
+            jobs[width] = count;
+        var open = work.OpenVisits.Widths(work);
+        foreach (var job in work.Query("SELECT id FROM job WHERE closed_at IS NULL AND taken_in_at >= $from", row => row.Number("id"), ("$from", from)))
+            if (open.TryGetValue(job, out var width))
+                jobs[width] = jobs.GetValueOrDefault(width) + 1;
+        return [.. jobs.Select(j => new LogWidth(j.Key, j.Value)).OrderByDescending(w => w.Jobs).ThenBy(w => w.Width).Take(most)];
+    }
 
     private static DateOnly Monday(DateOnly day) => day.AddDays(-(((int)day.DayOfWeek + 6) % 7));
 }

@@ -1,3 +1,4 @@
+using System.Text.Json;
 using IronLoop.Core.Bands;
 using IronLoop.Core.Bench;
 using IronLoop.Core.Gauging;
@@ -34,14 +35,17 @@ public sealed record LogQuestion(
 public sealed record Visit(
     long JobId, long ClientId, string Client, long WatchId, string Watch, Request Request, DateTimeOffset TakenInAt, DateTimeOffset? ClosedAt, string By, string? Band);
 
-/// <summary>The log's index: every job, found by words and figures, the newest first.</summary>
+/// <summary>The log's index: every job, found by words and figures, the newest first. Closed jobs stand in the file's index, open ones in <see cref="OpenVisits"/>.</summary>
 public static class Visits
 {
     private const int MostWords = 12;
 
-    // The words of the many that are closed, and of the few on the rack, which change with every step.
-    private const string Closed = "visit_words";
-    private const string Open = "visit_words_open";
+    // A closed job whose words are not in the file's index as they stand, or an open one that was closed once.
+    private const string Behind =
+        """
+        FROM visit_due JOIN job ON job.id = visit_due.job_id
+        WHERE job.closed_at IS NOT NULL OR EXISTS (SELECT 1 FROM visit WHERE visit.job_id = job.id)
+        """;
 
     // Jobs that are brought up to date in one turn.
     private const int AtOnce = 8;
@@ -69,23 +73,26 @@ public static class Visits
         if (asked.Contains(""))
             return [];
         var words = string.Join(" AND ", asked);
-        return words.Length == 0 ? Find(work, null, words, question, before, most)
-            : [.. Find(work, Open, words, question, before, most).Concat(Find(work, Closed, words, question, before, most)).OrderByDescending(v => v.JobId).Take(most)];
-    }
-
-    private static List<Visit> Find(ShopWork work, string? index, string words, LogQuestion question, long before, int most)
-    {
-        // The words' index answers from the newest on, so that it can stop after a page.
-        var from = index is null ? "FROM job" : $"FROM {index} CROSS JOIN job ON job.id = {index}.rowid";
-        var found = index is null ? "job.id < $before" : $"{index} MATCH $words AND {index}.rowid < $before";
-        var values = new List<(string, object?)> { ("$before", before), ("$most", most) };
-        if (index is not null)
-            values.Add(("$words", words));
+        if (words.Length == 0 && question.Width is null)
+            return Find(work, "FROM job", "job.id", "TRUE", [], question, before, most);
+        var values = new List<(string, object?)> { ("$open", JsonSerializer.Serialize(work.OpenVisits.Find(work, words, question.Width))) };
+        var closed = "TRUE";
         if (question.Width is { } width)
         {
-            found += " AND job.id IN (SELECT job_id FROM visit WHERE width_um = $width)";
+            closed = "job.id IN (SELECT job_id FROM visit WHERE width_um = $width)";
             values.Add(("$width", width));
         }
+        const string Open = "job.id IN (SELECT value FROM json_each($open))";
+        if (words.Length == 0)
+            return Find(work, "FROM job", "job.id", $"({closed} OR {Open})", values, question, before, most);
+        // The words' index answers from the newest on, so that it can stop after a page.
+        var ofClosed = Find(work, "FROM visit_words CROSS JOIN job ON job.id = visit_words.rowid", "visit_words.rowid", $"visit_words MATCH $words AND {closed}", [.. values, ("$words", words)], question, before, most);
+        return [.. Find(work, "FROM job", "job.id", Open, values, question, before, most).Concat(ofClosed).DistinctBy(v => v.JobId).OrderByDescending(v => v.JobId).Take(most)];
+    }
+
+    private static List<Visit> Find(ShopWork work, string from, string job, string found, List<(string, object?)> with, LogQuestion question, long before, int most)
+    {
+        var values = new List<(string, object?)>(with) { ("$before", before), ("$most", most) };
         if (question.From is { } first)
         {
             found += " AND job.taken_in_at >= $from";
@@ -96,24 +103,24 @@ public static class Visits
             found += " AND job.taken_in_at < $to";
             values.Add(("$to", last.AddDays(1)));
         }
-        return work.Query($"{Select} {from} {Whose} WHERE {found} ORDER BY {(index is null ? "job.id" : $"{index}.rowid")} DESC LIMIT $most", Read, [.. values]);
+        return work.Query($"{Select} {from} {Whose} WHERE {found} AND {job} < $before ORDER BY {job} DESC LIMIT $most", Read, [.. values]);
     }
 
     /// <summary>All visits of a client, the newest first.</summary>
     public static IReadOnlyList<Visit> OfClient(ShopWork work, long clientId) =>
         work.Query($"{Select} FROM job {Whose} WHERE job.client_id = $client ORDER BY job.id DESC", Read, ("$client", clientId));
 
-    /// <summary>Whether the index is behind what is stored.</summary>
-    public static bool IsBehind(ShopWork work) => work.Query("SELECT EXISTS (SELECT 1 FROM visit_due) AS behind", row => row.Yes("behind")).Single();
+    /// <summary>Whether the file's index is behind what is stored.</summary>
+    public static bool IsBehind(ShopWork work) => work.Query($"SELECT EXISTS (SELECT 1 {Behind}) AS behind", row => row.Yes("behind")).Single();
 
-    /// <summary>Brings the index up to what is stored, in this piece of work.</summary>
+    /// <summary>Brings the file's index up to what is stored, in this piece of work.</summary>
     public static void CatchUp(ShopWork work)
     {
         foreach (var job in Due(work))
             CatchUp(work, job);
     }
 
-    /// <summary>Brings the index up to what is stored, a few jobs at a time, so that nobody waits for all of them. Where nothing can be written it stays as it is.</summary>
+    /// <summary>Brings the file's index up to what is stored, a few jobs at a time, so that nobody waits for all of them. Where nothing can be written it stays as it is.</summary>
     public static void CatchUp(ShopFile shop)
     {
         // Who asks meanwhile waits for this one, instead of doing the same beside it; and one that began after they asked does for them too.
@@ -134,42 +141,23 @@ public static class Visits
                 return;
     }
 
-    private static List<long> Due(ShopWork work) => work.Query("SELECT job_id FROM visit_due", row => row.Number("job_id"));
+    private static List<long> Due(ShopWork work) => work.Query($"SELECT visit_due.job_id {Behind}", row => row.Number("job_id"));
 
     private static void CatchUp(ShopWork work, long job)
     {
+        Forget(work, job);
+        // As long as it is open its words change with every step: they are kept in memory.
+        if (work.Query("SELECT closed_at IS NULL AS open FROM job WHERE id = $id", row => row.Yes("open"), ("$id", job)).Single())
+            return;
         Index(work, job);
         work.Execute("DELETE FROM visit_due WHERE job_id = $job", ("$job", job));
     }
 
-    private static void Index(ShopWork work, long jobId)
+    private static void Index(ShopWork work, long job)
     {
-        Forget(work, jobId);
-        var isOpen = work.Query("SELECT closed_at IS NULL AS open FROM job WHERE id = $id", row => row.Yes("open"), ("$id", jobId)).Single();
-        var width = work.Query(
-            """
-            SELECT COALESCE(
-              (SELECT reading.um FROM reading JOIN job ON job.id = reading.job_id JOIN job AS here ON here.id = $id
-                WHERE job.watch_id = here.watch_id AND job.id <= here.id AND reading.figure = 'LugWidth' ORDER BY reading.job_id DESC, reading.id DESC LIMIT 1),
-              (SELECT band.width_um FROM band JOIN job ON job.band_id = band.id WHERE job.id = $id)) AS um
-            """,
-            row => row.Maybe("um", Columns.Number), ("$id", jobId)).Single();
-        // A lug width is asked for in whole and half millimetres.
-        var asked = width is { } um ? (long?)(Math.Round(um / 500m) * 500) : null;
-        work.Execute("INSERT INTO visit (job_id, width_um) VALUES ($id, $width)", ("$id", jobId), ("$width", asked));
-        var told = string.Join(' ', Log.Of(work, [jobId])[jobId].Select(e => e.Words));
-        work.Execute(
-            $"""
-            INSERT INTO {(isOpen ? Open : Closed)} (rowid, client, watch, part, words, fitter)
-            SELECT job.id, client.name, watch.name || ' ' || COALESCE(watch.family, ''),
-              COALESCE(band.article || ' ' || band.name || ' ' || band.clasp_name, '') || ' ' ||
-                COALESCE((SELECT group_concat(part.article || ' ' || part.name, ' ') FROM part_taken JOIN part ON part.id = part_taken.part_id WHERE part_taken.job_id = job.id), ''),
-              'tag ' || job.id || ' ' || {Wordings.Standing(Wording.Words)} || ' ' || $told,
-              job.taken_in_by || ' ' || COALESCE(job.closed_by, '') || ' ' || COALESCE((SELECT group_concat(DISTINCT by) FROM log_entry WHERE log_entry.job_id = job.id), '')
-            FROM job JOIN client ON client.id = job.client_id JOIN watch ON watch.id = job.watch_id LEFT JOIN band ON band.id = job.band_id
-            WHERE job.id = $id
-            """,
-            ("$id", jobId), ("$told", told));
+        var told = VisitWords.Of(work, job);
+        work.Execute("INSERT INTO visit (job_id, width_um) VALUES ($id, $width)", ("$id", job), ("$width", told.Width));
+        work.Execute(VisitWords.Insert, [.. told.Values(job)]);
     }
 
     /// <summary>Makes the whole index anew, in this piece of work.</summary>
@@ -177,17 +165,15 @@ public static class Visits
     /// <param name="progress">Told how many jobs are done, of how many; it may throw to stop, and nothing is changed then.</param>
     public static void IndexAll(ShopWork work, Action<long, long> progress)
     {
-        var jobs = work.Query("SELECT id FROM job ORDER BY id", row => row.Number("id"));
+        var jobs = work.Query("SELECT id FROM job WHERE closed_at IS NOT NULL ORDER BY id", row => row.Number("id"));
         // Emptied word by word it would take minutes without a sign, and could not be stopped; so the table itself is made anew.
-        foreach (var index in (string[])[Open, Closed])
-        {
-            var words = work.Query("SELECT sql FROM sqlite_master WHERE name = $name", row => row.Text("sql"), ("$name", index)).Single();
-            work.Execute($"DROP TABLE {index}");
-            work.Execute(words);
-            work.Execute($"INSERT INTO {index} ({index}, rank) VALUES ('secure-delete', 1)");
-        }
+        var words = work.Query("SELECT sql FROM sqlite_master WHERE name = 'visit_words'", row => row.Text("sql")).Single();
+        work.Execute("DROP TABLE visit_words");
+        work.Execute(words);
+        work.Execute("INSERT INTO visit_words (visit_words, rank) VALUES ('secure-delete', 1)");
         work.Execute("DELETE FROM visit");
-        work.Execute("DELETE FROM visit_due");
+        work.Execute("DELETE FROM visit_due WHERE job_id NOT IN (SELECT id FROM job WHERE closed_at IS NULL)");
+        work.Execute("INSERT INTO visit_due (job_id, times) SELECT id, 1 FROM job WHERE closed_at IS NULL ON CONFLICT (job_id) DO UPDATE SET times = times + 1");
         for (var i = 0; i < jobs.Count; i++)
         {
             if (i % 100 == 0)
@@ -200,8 +186,7 @@ public static class Visits
     private static void Forget(ShopWork work, long jobId)
     {
         work.Execute("DELETE FROM visit WHERE job_id = $id", ("$id", jobId));
-        work.Execute($"DELETE FROM {Open} WHERE rowid = $id", ("$id", jobId));
-        work.Execute($"DELETE FROM {Closed} WHERE rowid = $id", ("$id", jobId));
+        work.Execute("DELETE FROM visit_words WHERE rowid = $id", ("$id", jobId));
     }
 
     /// <summary>
