@@ -74,7 +74,7 @@ internal static class RandomJobs
         var positions = clasp.Positions == 6 ? 20 : clasp.Positions;
         // What goes across is what leaves one side and joins the other.
         var leaving = rows.Twelve.Skip(outs.From12).Take(outs.Of12).Where(l => l.Removable).ToList();
-        var across = ins.Across == 0 ? leaving.Take(1).Select(l => l.KindOn(Side.Twelve)).ToList() : [];
+        var across = (ins.Across switch { 0 => leaving.Take(1), 1 => leaving.TakeLast(1), _ => [] }).Select(l => l.KindOn(Side.Twelve)).ToList();
         LinkKind[] in12 = [.. Enumerable.Repeat(full, ins.In12)];
         LinkKind[] in6 = [.. across, .. Enumerable.Repeat(full, across.Count > 0 ? 0 : ins.In6)];
         var band = Bracelet() with
