@@ -1,6 +1,7 @@
 using IronLoop.Core.Bands;
 using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
+using IronLoop.Core.Shelf;
 using IronLoop.Core.Tools;
 using IronLoop.Core.Tray;
 
@@ -40,7 +41,7 @@ public sealed record BenchAccount(
     public Felt? Tried { get; init; }
 
     /// <summary>The band the watch left with at a former visit; null where there was none.</summary>
-    public Band? BandBefore { get; init; }
+    public StockBand? BandBefore { get; init; }
 
     /// <summary>Why the account of the job cannot be read; null where it can.</summary>
     public string? Damage { get; init; }

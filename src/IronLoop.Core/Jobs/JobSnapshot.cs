@@ -178,7 +178,7 @@ public sealed class JobSnapshot
 
     /// <summary>How the watch came: as somebody said, else as is usual for what is asked.</summary>
     public AsItCame Came => (Account.Came?.With(Stock?.Id, Stock?.Band, Stock?.OwnerClientId is not null)
-        ?? AsItCame.Usual(Job.Request, Stock?.Band, Stock?.OwnerClientId is not null, Account.BandBefore)) with
+        ?? AsItCame.Usual(Job.Request, Stock?.Band, Stock?.OwnerClientId is not null, Account.BandBefore?.Band)) with
     {
         MissingBars = Account.MissingBars,
     };

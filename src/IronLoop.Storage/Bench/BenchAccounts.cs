@@ -30,7 +30,7 @@ public static class BenchAccounts
             Tried = Of("tried", TriedOns.Last),
             Wall = Of("wall", static (work, _) => ToolWalls.Of(work)),
             Hands = pieces.Of(work, $"hands {hand}", () => BenchSetups.HandsOf(work, hand)),
-            BandBefore = pieces.Of(work, "left with", () => HandOvers.LeftWith(work, job.WatchId, job.TakenInAt)) is { } left ? JobReader.BandOf(work, pieces, left)?.Band : null,
+            BandBefore = pieces.Of(work, "left with", () => HandOvers.LeftWith(work, job.WatchId, job.TakenInAt)) is { } left ? pieces.Band(work, "band before", left) : null,
         };
     }
 

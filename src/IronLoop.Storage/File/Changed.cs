@@ -27,6 +27,9 @@ internal sealed partial class Changed
     /// <summary>The bands that were changed.</summary>
     public HashSet<long> Bands { get; } = [];
 
+    /// <summary>The bands of which there are more or fewer.</summary>
+    public HashSet<long> Counted { get; } = [];
+
     /// <summary>The watches of those jobs: what is known of one visit plays a part in the others.</summary>
     public HashSet<long> Watches { get; } = [];
 
@@ -48,11 +51,8 @@ internal sealed partial class Changed
     /// <summary>Whether more may have changed than can be named.</summary>
     public bool All { get; private set; }
 
-    /// <summary>Says that there are more or fewer of something in stock.</summary>
-    public void StockChanged() => Stock = true;
-
     /// <summary>Whether nothing was.</summary>
-    public bool IsNothing => !All && !Stock && Jobs.Count == 0 && Bands.Count == 0 && Clients.Count == 0 && Watches.Count == 0;
+    public bool IsNothing => !All && !Stock && Jobs.Count == 0 && Bands.Count == 0 && Counted.Count == 0 && Clients.Count == 0 && Watches.Count == 0;
 
     /// <summary>The tables that were written.</summary>
     public Tables Tables { get; private set; }
@@ -67,7 +67,14 @@ internal sealed partial class Changed
     /// <param name="of">What that was worked out of.</param>
     public bool Touches(KeptOf of) =>
         All || Jobs.Contains(of.Job) || Watches.Contains(of.Watch) || Clients.Contains(of.Client)
-        || (Bands.Count > 0 && (of.HasBandBefore || (of.Band is { } band && Bands.Contains(band))));
+        || Holds(Bands, of);
+
+    /// <summary>Whether there are more or fewer of a band that plays a part in it.</summary>
+    /// <param name="of">What was worked out of a job.</param>
+    public bool Counts(KeptOf of) => Holds(Counted, of);
+
+    private static bool Holds(HashSet<long> bands, KeptOf of) =>
+        bands.Count > 0 && (of.Band is { } band && bands.Contains(band) || of.BandBefore is { } before && bands.Contains(before));
 
     /// <summary>Looks up whose jobs they are, before it is stored.</summary>
     public void Complete(ShopWork work)

@@ -24,6 +24,7 @@ public sealed class ShopFile : IDisposable
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(10);
 
     private readonly Turn _turn = new();
+    private readonly WrittenAhead _ahead;
 
     private readonly string _connectionString;
 
@@ -38,6 +39,7 @@ public sealed class ShopFile : IDisposable
     private ShopFile(string path)
     {
         Path = path;
+        _ahead = new WrittenAhead(this);
         _schema = new Lazy<Schema>(ReadSchema);
         Pace = new Pace(JobChanges);
         House = new KnownHouse(JobChanges);
@@ -212,6 +214,33 @@ public sealed class ShopFile : IDisposable
         return row.Read() && row.GetInt64(0) == 0;
     }
 
+    /// <summary>Brings what was written ahead into the file itself, as far as a way of SQLite's does. A line that is let go of is not opened for it.</summary>
+    /// <param name="way">Which way.</param>
+    /// <param name="turn">How long to wait for the turn, so that nobody writes meanwhile; null where others may.</param>
+    /// <returns>The pages that are written ahead, and how many of them are not in the file; nought where it could not be done.</returns>
+    internal (long Pages, long Left) BringIn(string way, TimeSpan? turn)
+    {
+        if (turn is { } patience && !_turn.Take(patience))
+            return default;
+        Line? line = null;
+        try
+        {
+            if (!_idle.TryPop(out line))
+                return default;
+            using var pragma = line.Connection.CreateCommand();
+            pragma.CommandText = $"PRAGMA wal_checkpoint({way});";
+            using var row = pragma.ExecuteReader();
+            return row.Read() ? (row.GetInt64(1), row.GetInt64(1) - row.GetInt64(2)) : default;
+        }
+        finally
+        {
+            if (line is not null)
+                GiveBack(line);
+            if (turn is not null)
+                _turn.End();
+        }
+    }
+
     /// <inheritdoc />
     public void Dispose()
     {
@@ -246,6 +275,15 @@ public sealed class ShopFile : IDisposable
             _idle.Push(line);
     }
 
+    /// <summary>Gives a line back on which something was stored.</summary>
+    /// <param name="line">The line.</param>
+    /// <param name="rows">How many rows.</param>
+    internal void GiveBack(Line line, int rows)
+    {
+        GiveBack(line);
+        _ahead.Stored(rows);
+    }
+
     private Schema ReadSchema()
     {
         using var connection = Connect();
@@ -264,6 +302,7 @@ public sealed class ShopFile : IDisposable
 
     private void CloseIdle()
     {
+        using var _ = _ahead.Still();
         while (_idle.TryPop(out var line))
             line.Dispose();
     }
@@ -275,7 +314,7 @@ public sealed class ShopFile : IDisposable
         connection.Open();
         using var pragma = connection.CreateCommand();
         // What is taken out is written over: a client who asked to be forgotten must not be found between the pages.
-        pragma.CommandText = $"{Synchronous(lasting)} PRAGMA secure_delete = ON;";
+        pragma.CommandText = $"{Synchronous(lasting)} PRAGMA secure_delete = ON; PRAGMA wal_autocheckpoint = 0;";
         pragma.ExecuteNonQuery();
         return connection;
     }

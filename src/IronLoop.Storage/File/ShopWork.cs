@@ -1,6 +1,7 @@
 using System.Globalization;
 using IronLoop.Core.Measuring;
 using Microsoft.Data.Sqlite;
+using SQLitePCL;
 
 namespace IronLoop.Storage;
 
@@ -16,6 +17,7 @@ public sealed class ShopWork : IDisposable
     private Action? _onEnded;
     private Action? _onCommitted;
     private readonly HashSet<long> _bandsOnTheShelf = [];
+    private readonly int _rowsBefore;
     private Changed _changed = new();
     private Tables _named;
 
@@ -33,6 +35,7 @@ public sealed class ShopWork : IDisposable
             line.Dispose();
             throw;
         }
+        _rowsBefore = raw.sqlite3_total_changes(line.Connection.Handle);
         _onEnded = onEnded;
     }
 
@@ -100,7 +103,7 @@ public sealed class ShopWork : IDisposable
     /// <summary>Says that there are more or fewer of a band, which is as it was otherwise.</summary>
     internal void BandCounted(long id)
     {
-        _changed.StockChanged();
+        _changed.Counted.Add(id);
         _bandsOnTheShelf.Add(id);
     }
 
@@ -117,7 +120,7 @@ public sealed class ShopWork : IDisposable
         try
         {
             _transaction.Dispose();
-            _shop.GiveBack(_line);
+            _shop.GiveBack(_line, raw.sqlite3_total_changes(_line.Connection.Handle) - _rowsBefore);
         }
         finally
         {

@@ -4,10 +4,10 @@ namespace IronLoop.Storage;
 public sealed class JobChanges
 {
     // Who missed more than these knows only that much has changed.
-    private const int Remembered = 1_024;
+    private const int Remembered = 8_192;
 
     private readonly Lock _lock = new();
-    private readonly Queue<Changed> _recent = [];
+    private readonly Changed[] _recent = new Changed[Remembered];
     private long _now;
 
     /// <summary>The running number: it moves on with everything that is stored.</summary>
@@ -18,8 +18,12 @@ public sealed class JobChanges
     {
         lock (_lock)
         {
-            var missed = _now - moment;
-            return missed > _recent.Count ? null : missed == 0 ? [] : [.. _recent.Skip(_recent.Count - (int)missed)];
+            if (_now - moment > Remembered)
+                return null;
+            var since = new Changed[_now - moment];
+            for (var i = 0; i < since.Length; i++)
+                since[i] = _recent[(moment + i) % Remembered];
+            return since;
         }
     }
 
@@ -30,10 +34,8 @@ public sealed class JobChanges
             return;
         lock (_lock)
         {
-            _recent.Enqueue(changed);
+            _recent[_now % Remembered] = changed;
             Interlocked.Increment(ref _now);
-            if (_recent.Count > Remembered)
-                _recent.Dequeue();
         }
     }
 }

@@ -1,3 +1,5 @@
+using IronLoop.Core.Shelf;
+
 namespace IronLoop.Storage;
 
 /// <summary>What was read of a job, piece by piece, with the tables each was read from: what cannot have changed is not read again.</summary>
@@ -22,6 +24,17 @@ internal sealed class JobPieces
     /// <param name="name">What it is; with a number where it is of something that the job may change.</param>
     /// <param name="read">Reads it.</param>
     public T OfShop<T>(ShopWork work, string name, Func<T> read) => Of(work, name, read, isOfShop: true);
+
+    /// <summary>A band that plays a part in the job: what others change of another is nothing to it.</summary>
+    /// <param name="work">The piece of work it is read in, where it is not known.</param>
+    /// <param name="name">As which it does.</param>
+    /// <param name="band">Its number.</param>
+    public StockBand? Band(ShopWork work, string name, long band)
+    {
+        if (_pieces.TryGetValue(name, out var known) && known.Value is StockBand read && read.Id != band)
+            _pieces.Remove(name);
+        return Of(work, name, () => Bands.Find(work, band));
+    }
 
     /// <summary>Those that still stand after changes.</summary>
     /// <param name="ofJob">What was changed of the job, its watch or its client.</param>

@@ -21,7 +21,7 @@ public static class JobReader
 
     /// <summary>What is worked out of a job hangs on.</summary>
     public static KeptOf KeptOf(JobSnapshot job) =>
-        new(job.Job.Id, job.Job.Version, job.Job.WatchId, job.Job.Client.Id, job.Job.BandId, job.Account.BandBefore is not null);
+        new(job.Job.Id, job.Job.Version, job.Job.WatchId, job.Job.Client.Id, job.Job.BandId, job.Account.BandBefore?.Id);
 
     /// <summary>Several jobs, one after the other. What is known of them and still stands is not read again.</summary>
     public static IEnumerable<JobSnapshot> Each(ShopWork work, IEnumerable<Job> jobs)
@@ -45,14 +45,11 @@ public static class JobReader
     private static JobSnapshot Of(ShopWork work, Job job, JobPieces pieces) => new(
         job,
         pieces.Of(work, "gauged", () => Gaugings.Of(work, job.Id)),
-        job.BandId is { } band ? BandOf(work, pieces, band) : null,
+        job.BandId is { } band ? pieces.Band(work, "band", band) : null,
         pieces.Of(work, "plan", () => Plans.Find(work, job.Id)),
         BenchAccounts.Of(work, job, work.By, pieces),
         pieces.OfShop(work, "house", () => HouseOf(work)),
         pieces.Of(work, "clasp", () => JobClasps.Of(work, job.Id)),
         pieces.OfShop(work, "taken", () => PartsTaken.Of(work, job.Id)),
         pieces.Of(work, "marked", () => MarkedLinks.Of(work, job.Id)));
-
-    /// <summary>A band that plays a part in a job.</summary>
-    internal static StockBand? BandOf(ShopWork work, JobPieces pieces, long band) => pieces.OfShop(work, $"band {band}", () => Bands.Find(work, band));
 }

@@ -6,8 +6,8 @@ namespace IronLoop.Storage;
 /// <param name="Watch">Its watch: what was read of it on one visit holds for the next.</param>
 /// <param name="Client">Its client.</param>
 /// <param name="Band">Its band; null while none is chosen.</param>
-/// <param name="HasBandBefore">Whether the band of a former visit plays a part.</param>
-public readonly record struct KeptOf(long Job, long Version, long Watch, long Client, long? Band, bool HasBandBefore);
+/// <param name="BandBefore">The band its watch left with at a former visit; null where there was none.</param>
+public readonly record struct KeptOf(long Job, long Version, long Watch, long Client, long? Band, long? BandBefore);
 
 /// <summary>
 /// What was worked out of jobs, kept in memory by the version each was at. It is dropped when anything is stored that it hangs on; and what was
@@ -23,7 +23,7 @@ public class KeptByJob<T>(JobChanges changes, int most)
     private readonly Dictionary<(long Job, string For), (KeptOf Of, T Value)> _kept = [];
     private readonly Queue<(long Job, string For)> _order = [];
 
-    // Where a change of a job, a watch or a client has to be looked after.
+    // Where a change of a job, a watch, a client or a band has to be looked after.
     private readonly Dictionary<(char Kind, long Id), HashSet<(long Job, string For)>> _by = [];
     private long _caughtUp;
 
@@ -50,8 +50,8 @@ public class KeptByJob<T>(JobChanges changes, int most)
         }
     }
 
-    /// <summary>Whether a change may be one of anything that is kept, and not only of the jobs, watches and clients it names.</summary>
-    private protected virtual bool ConcernsAll(Changed changed) => changed.All || changed.Bands.Count > 0;
+    /// <summary>Whether a change may be one of anything that is kept, and not only of the jobs, watches, clients and bands it names.</summary>
+    private protected virtual bool ConcernsAll(Changed changed) => changed.All;
 
     /// <summary>Whether something kept still stands after a change.</summary>
     private protected virtual bool StandsAfter(T value, KeptOf of, Changed changed) => !changed.Touches(of);
@@ -107,10 +107,19 @@ public class KeptByJob<T>(JobChanges changes, int most)
     }
 
     private List<(long Job, string For)> Concerned(Changed changed) => ConcernsAll(changed) ? [.. _kept.Keys]
-        : [.. changed.Jobs.Select(j => ('j', j)).Concat(changed.Watches.Select(w => ('w', w))).Concat(changed.Clients.Select(c => ('c', c)))
+        : [.. changed.Jobs.Select(j => ('j', j)).Concat(changed.Watches.Select(w => ('w', w))).Concat(changed.Clients.Select(c => ('c', c))).Concat(changed.Bands.Union(changed.Counted).Select(b => ('b', b)))
             .SelectMany(by => _by.GetValueOrDefault(by) ?? []).Distinct()];
 
-    private static (char Kind, long Id)[] By(KeptOf of) => [('j', of.Job), ('w', of.Watch), ('c', of.Client)];
+    private static IEnumerable<(char Kind, long Id)> By(KeptOf of)
+    {
+        yield return ('j', of.Job);
+        yield return ('w', of.Watch);
+        yield return ('c', of.Client);
+        if (of.Band is { } band)
+            yield return ('b', band);
+        if (of.BandBefore is { } before)
+            yield return ('b', before);
+    }
 
     private bool Drop((long Job, string For) key)
     {

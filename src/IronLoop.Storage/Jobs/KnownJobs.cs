@@ -14,7 +14,7 @@ internal sealed class KnownJob(JobSnapshot job, JobPieces pieces)
 
     /// <summary>Notes what was changed since it was read.</summary>
     /// <param name="changed">What was.</param>
-    /// <param name="touches">Whether that was of the job, its watch or its client.</param>
+    /// <param name="touches">Whether that was of the job, its watch, its client or its bands.</param>
     public void Note(Changed changed, bool touches)
     {
         _ofShop |= changed.Tables;
@@ -56,7 +56,7 @@ internal sealed class KnownJobs(JobChanges changes, int most) : KeptByJob<KnownJ
 
     private protected override bool StandsAfter(KnownJob value, KeptOf of, Changed changed)
     {
-        value.Note(changed, changed.Touches(of));
+        value.Note(changed, changed.Touches(of) || changed.Counts(of));
         return true;
     }
 }

@@ -52,9 +52,9 @@ END;
 CREATE TRIGGER visit_due_note_gone AFTER DELETE ON step_note BEGIN
   INSERT INTO visit_due VALUES (old.job_id, 1) ON CONFLICT (job_id) DO UPDATE SET times = times + 1;
 END;
-CREATE TRIGGER visit_due_client AFTER UPDATE OF name ON client BEGIN
+CREATE TRIGGER visit_due_client AFTER UPDATE OF name ON client WHEN old.name IS NOT new.name BEGIN
   INSERT INTO visit_due SELECT id, 1 FROM job WHERE client_id = new.id ON CONFLICT (job_id) DO UPDATE SET times = times + 1;
 END;
-CREATE TRIGGER visit_due_watch AFTER UPDATE OF name, family ON watch BEGIN
+CREATE TRIGGER visit_due_watch AFTER UPDATE OF name, family ON watch WHEN old.name IS NOT new.name OR old.family IS NOT new.family BEGIN
   INSERT INTO visit_due SELECT id, 1 FROM job WHERE watch_id = new.id ON CONFLICT (job_id) DO UPDATE SET times = times + 1;
 END;
