@@ -38,7 +38,10 @@ public sealed class SchemaTests : IDisposable
     [InlineData("DELETE FROM shelf WHERE id = $id", "box screw shelf")]
     [InlineData("DELETE FROM box WHERE id = $id", "box screw")]
     [InlineData("UPDATE screw SET box_id = NULL", "screw")]
-    [InlineData("INSERT INTO label (box_id) SELECT id FROM box", "box label screw")]
+    [InlineData("INSERT OR REPLACE INTO box VALUES ($id, $on)", "box screw")]
+    [InlineData("UPDATE OR REPLACE shelf SET id = $id", "box screw shelf")]
+    [InlineData("UPDATE box SET shelf_id = $on WHERE id = $id", "box")]
+    [InlineData("INSERT INTO label (box_id) SELECT id FROM box", "box label")]
     public void What_is_written_takes_along_what_goes_with_it(string sql, string tables) => Names(_schema.Written(sql)).ShouldBe(tables);
 
     [Fact]

@@ -40,7 +40,7 @@ internal sealed partial class Schema
             """
             SELECT name, '' FROM sqlite_schema WHERE type = 'table'
             UNION ALL SELECT referring.name, key."table" FROM sqlite_schema AS referring JOIN pragma_foreign_key_list(referring.name) AS key
-              WHERE referring.type = 'table' AND (key.on_delete <> 'NO ACTION' OR key.on_update <> 'NO ACTION')
+              WHERE referring.type = 'table' AND (key.on_delete <> 'NO ACTION')
             """;
         var (names, along) = (new List<string>(), new List<(string, string)>());
         using var rows = look.ExecuteReader();
@@ -57,8 +57,8 @@ internal sealed partial class Schema
     /// <summary>The tables a statement names.</summary>
     public Tables Named(string sql) => Remembered(_named, sql, _tables);
 
-    /// <summary>The tables a statement may change, with those that change along with them.</summary>
-    public Tables Written(string sql) => Remembered(_written, sql, _changedAlong);
+    /// <summary>The tables a statement may change. One that takes rows out changes those along that hang on them; a row's number is never changed.</summary>
+    public Tables Written(string sql) => Remembered(_written, sql, TakesOut().IsMatch(sql) ? _changedAlong : _tables);
 
     private static Tables Remembered(ConcurrentDictionary<string, Tables> known, string sql, FrozenDictionary<string, Tables> of)
     {
@@ -74,6 +74,10 @@ internal sealed partial class Schema
 
     [GeneratedRegex(@"\w+", RegexOptions.None, Patience)]
     private static partial Regex Words();
+
+    // What is replaced is taken out first.
+    [GeneratedRegex(@"\b(?:DELETE|REPLACE)\b", RegexOptions.None, Patience)]
+    private static partial Regex TakesOut();
 }
 
 /// <summary>Some of a file's tables.</summary>

@@ -48,9 +48,6 @@ internal sealed class JobPieces
         return standing;
     }
 
-    /// <summary>Whether a change that touched the shop, not the job, makes a piece another.</summary>
-    public bool HangOn(Tables ofShop) => FromShop.Meets(ofShop);
-
     private T Of<T>(ShopWork work, string name, Func<T> read, bool isOfShop)
     {
         if (_pieces.TryGetValue(name, out var known))

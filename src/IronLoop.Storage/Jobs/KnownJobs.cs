@@ -7,6 +7,7 @@ namespace IronLoop.Storage;
 /// <param name="pieces">Its pieces.</param>
 internal sealed class KnownJob(JobSnapshot job, JobPieces pieces)
 {
+    private readonly Tables _fromShop = pieces.FromShop;
     private Tables _ofJob, _ofShop;
 
     /// <summary>The job; null once anything of it may be another.</summary>
@@ -20,7 +21,7 @@ internal sealed class KnownJob(JobSnapshot job, JobPieces pieces)
         _ofShop |= changed.Tables;
         if (touches)
             _ofJob |= changed.Tables;
-        if (touches || pieces.HangOn(changed.Tables))
+        if (touches || _fromShop.Meets(changed.Tables))
             Whole = null;
     }
 
