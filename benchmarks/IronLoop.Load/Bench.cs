@@ -25,6 +25,8 @@ internal sealed class Bench(HttpClient client, int number, IReadOnlyList<Act> mi
     {
         try
         {
+            // Twenty people do not move all at once.
+            await Task.Delay(pause * Random.Shared.NextDouble(), stop);
             while (!stop.IsCancellationRequested)
                 foreach (var act in mix.SelectMany(a => Enumerable.Repeat(a.Do, a.Times)))
                     if (!await Does(act, stop))

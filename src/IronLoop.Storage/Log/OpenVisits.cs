@@ -55,7 +55,7 @@ internal sealed class OpenVisits : IDisposable
     private SqliteConnection CatchUp(ShopWork work)
     {
         var index = _words ??= Empty(work);
-        var open = work.Query("SELECT visit_due.job_id, visit_due.times FROM visit_due JOIN job ON job.id = visit_due.job_id WHERE job.closed_at IS NULL", row => (Job: row.Number("job_id"), Times: row.Number("times")));
+        var open = work.Query("SELECT job_id, times FROM visit_due WHERE job_id IN (SELECT id FROM job WHERE closed_at IS NULL)", row => (Job: row.Number("job_id"), Times: row.Number("times")));
         var gone = _known.Keys.Except(open.Select(o => o.Job)).ToList();
         var changed = open.Where(o => !_known.TryGetValue(o.Job, out var known) || known.Times != o.Times).ToList();
         if (gone.Count + changed.Count == 0)

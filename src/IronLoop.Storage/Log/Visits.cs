@@ -43,8 +43,7 @@ public static class Visits
     // A closed job whose words are not in the file's index as they stand, or an open one that was closed once.
     private const string Behind =
         """
-        FROM visit_due JOIN job ON job.id = visit_due.job_id
-        WHERE job.closed_at IS NOT NULL OR EXISTS (SELECT 1 FROM visit WHERE visit.job_id = job.id)
+        FROM visit_due WHERE job_id NOT IN (SELECT id FROM job WHERE closed_at IS NULL) OR job_id IN (SELECT job_id FROM visit)
         """;
 
     // Jobs that are brought up to date in one turn.
@@ -141,7 +140,7 @@ public static class Visits
                 return;
     }
 
-    private static List<long> Due(ShopWork work) => work.Query($"SELECT visit_due.job_id {Behind}", row => row.Number("job_id"));
+    private static List<long> Due(ShopWork work) => work.Query($"SELECT job_id {Behind}", row => row.Number("job_id"));
 
     private static void CatchUp(ShopWork work, long job)
     {

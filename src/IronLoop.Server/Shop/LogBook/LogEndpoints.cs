@@ -24,7 +24,7 @@ internal sealed record LogFiguresWire(IReadOnlyList<LogWeekWire> Weeks, IReadOnl
 /// <summary>The log: every job, found by words and figures, and figures over time.</summary>
 internal static class LogEndpoints
 {
-    private const int PageSize = 30;
+    private const int PageSize = 20;
     private const int MostWeeks = 260;
     private static readonly AllowedNumber Weeks = new(4, MostWeeks);
 
