@@ -40,7 +40,7 @@ internal sealed partial class Schema
             """
             SELECT name, '' FROM sqlite_schema WHERE type = 'table'
             UNION ALL SELECT referring.name, key."table" FROM sqlite_schema AS referring JOIN pragma_foreign_key_list(referring.name) AS key
-              WHERE referring.type = 'table' AND (key.on_delete <> 'NO ACTION')
+              WHERE referring.type = 'table' AND key.on_delete <> 'NO ACTION'
             """;
         var (names, along) = (new List<string>(), new List<(string, string)>());
         using var rows = look.ExecuteReader();

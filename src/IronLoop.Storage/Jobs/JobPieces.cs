@@ -31,9 +31,9 @@ internal sealed class JobPieces
     /// <param name="band">Its number.</param>
     public StockBand? Band(ShopWork work, string name, long band)
     {
-        if (_pieces.TryGetValue(name, out var known) && known.Value is StockBand read && read.Id != band)
+        if (_pieces.TryGetValue(name, out var known) && known.Value is (long read, _) && read != band)
             _pieces.Remove(name);
-        return Of(work, name, () => Bands.Find(work, band));
+        return Of(work, name, () => (band, Bands.Find(work, band))).Item2;
     }
 
     /// <summary>Those that still stand after changes.</summary>
