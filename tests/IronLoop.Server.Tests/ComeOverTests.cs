@@ -106,10 +106,12 @@ public sealed class ComeOverTests : IDisposable
         open.ShouldAllBe(j => j.Came.IsWanted == (j.Stock == null || j.Stock.Band.Links != null), "what is no bracelet is not what is on the watch");
     }
 
-    [Fact]
-    public async Task Jobs_on_the_rack_are_found_in_the_log_by_their_words_and_stay_so_when_they_are_handed_over()
+    [Theory]
+    [InlineData(25)]
+    [InlineData(27)]
+    public async Task Jobs_on_the_rack_are_found_in_the_log_by_their_words_and_stay_so_when_they_are_handed_over(int migration)
     {
-        ShopsBefore.Unpack(25, Path.Combine(_folder, "iron-loop.db"));
+        ShopsBefore.Unpack(migration, Path.Combine(_folder, "iron-loop.db"));
         using var shop = new Shop(folder: _folder);
         async Task<int> Found() => (await shop.Get("/api/log?words=torvic")).AsObject()["visits"]!.AsArray().Count;
         (await Found()).ShouldBe(1);

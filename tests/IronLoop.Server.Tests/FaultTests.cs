@@ -193,7 +193,7 @@ public sealed class FaultTests : IDisposable
             await shop.Put($"/api/jobs/{tag}/bench/steps/1-protect", new { done = true }, HttpStatusCode.Conflict);
         }
         damaged.ShouldBeGreaterThan(0);
-        (await shop.Get("/api/log"))["visits"]!.AsArray().Count.ShouldBe(30);
+        (await shop.Get("/api/log"))["visits"]!.AsArray().Count.ShouldBe(20);
     }
 
     [Fact]
