@@ -79,7 +79,10 @@ public sealed class LogTests : IDisposable
             Storage.Visits.IsBehind(after).ShouldBeFalse("the file's index holds closed jobs alone");
         }
         using (var work = _shop.File.Begin())
+        {
             Storage.Watches.Rename(work, was.WatchId, "Never stored");
+            Should.Throw<InvalidOperationException>(() => Found(work, "never stored"));
+        }
         using var last = _shop.File.Look();
         Found(last, "never stored").ShouldBeEmpty();
         Found(last, "quillmere").ShouldBe([job]);

@@ -54,6 +54,9 @@ internal sealed class OpenVisits : IDisposable
 
     private SqliteConnection CatchUp(ShopWork work)
     {
+        // What is not stored yet may never be, and the count would be the same when something else is.
+        if (!work.IsLooking)
+            throw new InvalidOperationException("Open jobs are looked for in what is stored; this piece of work writes.");
         var index = _words ??= Empty(work);
         var open = work.Query("SELECT job_id, times FROM visit_due WHERE job_id IN (SELECT id FROM job WHERE closed_at IS NULL)", row => (Job: row.Number("job_id"), Times: row.Number("times")));
         var gone = _known.Keys.Except(open.Select(o => o.Job)).ToList();
