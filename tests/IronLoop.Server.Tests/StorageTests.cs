@@ -30,6 +30,23 @@ public sealed class StorageTests : IDisposable
     }
 
     [Fact]
+    public void What_is_written_ahead_comes_into_the_file_while_the_shop_is_open()
+    {
+        using var shop = ShopFile.Open(_folder);
+        var before = new FileInfo(shop.Path).Length;
+        for (var piece = 0; piece < 20; piece++)
+        {
+            using var work = shop.Begin();
+            for (var i = 0; i < 100; i++)
+                Clients.Add(work, $"Somebody {piece}-{i}", new string('x', 200));
+            work.Commit();
+        }
+        SpinWait.SpinUntil(() => new FileInfo(shop.Path).Length > before, TimeSpan.FromSeconds(30)).ShouldBeTrue();
+        using var look = shop.Look();
+        Clients.Count(look).ShouldBe(2_000);
+    }
+
+    [Fact]
     public void A_second_opening_runs_no_migration_twice_and_keeps_what_is_there()
     {
         using (var work = ShopFile.Open(_folder).Begin())
