@@ -28,7 +28,6 @@ internal static class MadeUpLog
     public static void Fill(ShopFile shop, int jobs)
     {
         var random = new Random(2_026);
-        string Any(string[] of) => of[random.Next(of.Length)];
         var start = new DateTimeOffset(2016, 1, 4, 8, 0, 0, TimeSpan.Zero);
         var stock = new List<long>();
         for (var from = 0; from < jobs; from += 5_000)
@@ -45,27 +44,14 @@ internal static class MadeUpLog
             for (var i = from; i < Math.Min(jobs, from + 2_000); i++)
             {
                 var at = start.AddMinutes(i * 50L);
-                var client = Clients.FindOrAdd(work, $"{Any(First)} {Any(Last)} {random.Next(jobs / 40 + 1)}", "");
-                var watch = Storage.Watches.FindOrAdd(work, client, $"{Any(Makers)} {Any(Watches)}");
-                var by = random.Next(2) == 0 ? "MK" : "TB";
-                var job = Jobs.Add(work, client, watch, (Request)random.Next(7), $"It {Any(Words)}, {Any(Words)} {Any(Words)}.", DateOnly.FromDateTime(at.Date).AddDays(3), 2_500, at, by);
-                var width = Length.FromMillimetres(16 + random.Next(17) * 0.5m);
-                foreach (var (figure, mm) in ((GaugedFigure, decimal)[])[(GaugedFigure.LugToLug, 47), (GaugedFigure.BarToBar, 43), (GaugedFigure.BarRise, 2.8m), (GaugedFigure.Wrist, 150 + random.Next(50))])
-                    Gaugings.Read(work, job, figure, Length.FromMillimetres(mm), byLine: false, at);
-                Gaugings.Read(work, job, GaugedFigure.LugWidth, width, byLine: false, at);
-                Gaugings.Choose(work, job, Figures.None with { Attachment = Attachment.SpringBarBlind, Wear = WearPreference.Regular });
-                var band = stock[random.Next(stock.Count)];
-                Jobs.ChooseBand(work, job, band);
-                Jobs.KeepClasp(work, job, at);
-                Log.Write(work, job, at, by, Station.TakeIn, LogLine.Of(LogKind.TakenIn, Request.TakeLinksOut.ToString()).Saying(Wording.Words, Any(Words)));
-                Plans.Set(work, job, new JobPlan(Out(random.Next(3), random.Next(3)), Length.FromMillimetres(155), at));
+                var (job, by, width, client) = Agreed(work, random, jobs, stock, at);
                 for (var step = 0; step < 12; step++)
                     BenchWork.Do(work, job, new BenchStep($"step-{step}", step == 5 ? StepRow.TryOn : StepRow.Open, 1, []) { Says = "A step of the work." }, null, at.AddMinutes(step + 1), by, 60 + random.Next(120));
                 Bags.Fill(work, job, [new BagLine("links of 8.2 mm", 3), new BagLine("split pins", 3)]);
                 // Whatever leaves is the owner's from then on, so the shop comes to hold as many bands as jobs.
                 var left = Bands.Add(work, new StockBand(0, $"OWN-{job}", "Own bracelet", client, "brushed", "steel", 0, 1, Bracelet(width.Micrometres % 3 + 16, job % 20)));
                 HandOvers.Close(work, job, at.AddHours(2), new HandedOver(HowItGoesBack.Collected, by, "", left, null, null, "", null));
-                Log.Write(work, job, at.AddHours(2), by, Station.HandOver, LogLine.Of(LogKind.HandedOver, "2 links taken out of the 12 side. Micro-adjust in position 3 of 5.").Saying(Wording.CloseNote, $"{Any(Words)} {Any(Words)}."));
+                Log.Write(work, job, at.AddHours(2), by, Station.HandOver, LogLine.Of(LogKind.HandedOver, "2 links taken out of the 12 side. Micro-adjust in position 3 of 5.").Saying(Wording.CloseNote, $"{Any(Words, random)} {Any(Words, random)}."));
             }
             work.Commit();
             Console.Error.WriteLine($"{Math.Min(jobs, from + 2_000)} of {jobs} jobs");
@@ -74,6 +60,38 @@ internal static class MadeUpLog
         Visits.CatchUp(index);
         index.Commit();
     }
+
+    /// <summary>Takes in so many jobs more, each agreed and on the bench.</summary>
+    public static void Open(ShopFile shop, int jobs)
+    {
+        var random = new Random(29);
+        using var work = shop.Begin();
+        var stock = Bands.ArticlesById(work).Where(a => a.Value.StartsWith("SK-", StringComparison.Ordinal)).Select(a => a.Key).Take(5_000).ToList();
+        for (var i = 0; i < jobs; i++)
+            Agreed(work, random, 40 * jobs, stock, new DateTimeOffset(2026, 11, 2, 8, 0, 0, TimeSpan.Zero).AddMinutes(i));
+        work.Commit();
+    }
+
+    /// <summary>A job that is gauged, and whose plan is agreed.</summary>
+    private static (long Job, string By, Length Width, long Client) Agreed(ShopWork work, Random random, int jobs, List<long> stock, DateTimeOffset at)
+    {
+        var client = Clients.FindOrAdd(work, $"{Any(First, random)} {Any(Last, random)} {random.Next(jobs / 40 + 1)}", "");
+        var watch = Storage.Watches.FindOrAdd(work, client, $"{Any(Makers, random)} {Any(Watches, random)}");
+        var by = random.Next(2) == 0 ? "MK" : "TB";
+        var job = Jobs.Add(work, client, watch, (Request)random.Next(7), $"It {Any(Words, random)}, {Any(Words, random)} {Any(Words, random)}.", DateOnly.FromDateTime(at.Date).AddDays(3), 2_500, at, by);
+        var width = Length.FromMillimetres(16 + random.Next(17) * 0.5m);
+        foreach (var (figure, mm) in ((GaugedFigure, decimal)[])[(GaugedFigure.LugToLug, 47), (GaugedFigure.BarToBar, 43), (GaugedFigure.BarRise, 2.8m), (GaugedFigure.Wrist, 150 + random.Next(50))])
+            Gaugings.Read(work, job, figure, Length.FromMillimetres(mm), byLine: false, at);
+        Gaugings.Read(work, job, GaugedFigure.LugWidth, width, byLine: false, at);
+        Gaugings.Choose(work, job, Figures.None with { Attachment = Attachment.SpringBarBlind, Wear = WearPreference.Regular });
+        Jobs.ChooseBand(work, job, stock[random.Next(stock.Count)]);
+        Jobs.KeepClasp(work, job, at);
+        Log.Write(work, job, at, by, Station.TakeIn, LogLine.Of(LogKind.TakenIn, Request.TakeLinksOut.ToString()).Saying(Wording.Words, Any(Words, random)));
+        Plans.Set(work, job, new JobPlan(Out(random.Next(3), random.Next(3)), Length.FromMillimetres(155), at));
+        return (job, by, width, client);
+    }
+
+    private static string Any(string[] of, Random random) => of[random.Next(of.Length)];
 
     private static Arrangement Out(int twelve, int six)
     {

@@ -5,14 +5,18 @@ using IronLoop.LongShop;
 using IronLoop.Storage;
 using IronLoop.Storage.Archive;
 
-// Usage: IronLoop.LongShop fill JOBS FOLDER | archive FOLDER | log FOLDER
+// Usage: IronLoop.LongShop fill JOBS FOLDER | open JOBS FOLDER | archive FOLDER | log FOLDER
 //   fill     makes a shop of so many closed jobs in an empty folder
+//   open     takes in so many jobs more, each agreed and on the bench
 //   archive  writes the shop into one file, takes it into an empty shop, and compares
 //   log      asks the log 400 questions of every kind
 switch (args)
 {
     case ["fill", var jobs, var folder]:
         MadeUpLog.Fill(ShopFile.Open(folder), int.Parse(jobs, CultureInfo.InvariantCulture));
+        return 0;
+    case ["open", var jobs, var folder]:
+        MadeUpLog.Open(ShopFile.Open(folder), int.Parse(jobs, CultureInfo.InvariantCulture));
         return 0;
     case ["archive", var folder]:
         Archive(folder);
@@ -21,7 +25,7 @@ switch (args)
         Ask(ShopFile.Open(folder));
         return 0;
     default:
-        Console.Error.WriteLine("fill JOBS FOLDER, archive FOLDER or log FOLDER");
+        Console.Error.WriteLine("fill JOBS FOLDER, open JOBS FOLDER, archive FOLDER or log FOLDER");
         return 2;
 }
 

@@ -1,5 +1,9 @@
 using System.Net;
+using System.Text.Json;
 using System.Text.Json.Nodes;
+using IronLoop.Core.Jobs;
+using IronLoop.Server.Door;
+using IronLoop.Server.Stations;
 using SkiaSharp;
 
 namespace IronLoop.Server.Tests;
@@ -46,6 +50,26 @@ public sealed class SizeTests : IDisposable
         well["belowMm"].ShouldBeNull();
         Number(well, "largestWristMm").ShouldBeGreaterThan(163, "it serves the wrist it is sized for");
         well["lengths"]!.AsArray().Select(l => l!.GetValue<decimal>()).ShouldBeInOrder();
+    }
+
+    [Fact]
+    public async Task What_was_worked_out_before_the_file_was_free_is_worked_out_again_where_the_job_was_changed_meanwhile()
+    {
+        var job = await JobId("Sunniva Marl");
+        var shop = new OpenShop(_shop.File);
+        var foreseen = new Foreseen<AgreedPlan>(shop, job, JobAct.Agree, seen => AgreedPlan.Of(seen, _shop.Clock.GetUtcNow()));
+        JobSnapshot Now()
+        {
+            using var work = shop.Look();
+            return TheJob.Read(work, job);
+        }
+        foreseen.Of(Now()).ShouldBeSameAs(foreseen.Of(Now()), "nobody changed it: it is worked out once");
+        static string Told(AgreedPlan agreed) => JsonSerializer.Serialize(agreed.Plan.Arrangement);
+        var before = Told(foreseen.Of(Now()));
+        await _shop.Put($"/api/jobs/{job}/size/habits", new { offCentre = "8", toward = "six", hot = "5", cold = "" });
+        var after = foreseen.Of(Now());
+        Told(after).ShouldNotBe(before);
+        after.Plan.Target.ShouldBe(Now().Target!.Value.Length);
     }
 
     [Fact]

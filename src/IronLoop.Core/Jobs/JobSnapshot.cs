@@ -12,6 +12,7 @@ namespace IronLoop.Core.Jobs;
 /// <summary>A job as it is known at one moment. What follows from it is worked out when it is first asked for, and never stored.</summary>
 public sealed class JobSnapshot
 {
+    private readonly StockBand? _stock;
     private readonly Lazy<JobBench> _bench;
     private readonly Lazy<FitTarget?> _target;
     private readonly Lazy<Progress> _progress;
@@ -32,7 +33,7 @@ public sealed class JobSnapshot
     public JobSnapshot(
         Job job, Figures figures, StockBand? stock, JobPlan? plan, BenchAccount account, House house, JobClasp clasp, IReadOnlyList<PartTaken> taken, LinkMarks marks)
     {
-        (Job, Plan, Account, House, Clasp, Taken, Marks) = (job, plan, account, house, clasp, taken, marks);
+        (Job, _stock, Plan, Account, House, Clasp, Taken, Marks) = (job, stock, plan, account, house, clasp, taken, marks);
         Chosen = stock is null ? null : ChosenBand.Of(stock, marks, clasp, taken);
         // The layers of a band pulled through lie under the head: everything that is worked out here knows it raised.
         Figures = figures with { Raise = Band?.Raise(job.Way) ?? Length.Zero };
@@ -128,6 +129,10 @@ public sealed class JobSnapshot
 
     /// <summary>The job as it would be with a band, before any commitment.</summary>
     public JobSnapshot Trying(StockBand stock, PullThroughWay way) => new(Job with { Way = way }, Figures, stock, null, Account, House, new JobClasp(), [], LinkMarks.None);
+
+    /// <summary>The job as it would be with another plan on account, and what it would take of the parts in stock then.</summary>
+    public JobSnapshot Planned(JobPlan plan, BenchAccount account, IReadOnlyList<PartTaken> taken) =>
+        new(Job, Figures, _stock, plan, account, House, Clasp, taken, Marks);
 
     /// <summary>The arrangement the job stands in: as stored, else as the planner recommends; null while figures are missing.</summary>
     public Arrangement? Arrangement() => Plan?.Arrangement ?? _planned.Value;

@@ -38,6 +38,7 @@ internal static class Opening
             return 2;
         }
         ComeOver.Run(shop);
+        Reloaded.Watch(shop);
         if (switches.Demo || app.Configuration["demo"] == "yes")
             DemoShop.FillWhenEmpty(shop, app.Services.GetRequiredService<TimeProvider>());
         return null;

@@ -9,14 +9,6 @@ namespace IronLoop.Server.Stations;
 /// <summary>Loose links taken from stock to try.</summary>
 internal static class LinksToTry
 {
-    /// <summary>Gives back the links from stock that an arrangement does not use: nothing is borrowed for nothing.</summary>
-    public static void GiveBackUnused(ShopWork work, JobSnapshot file, Arrangement arrangement)
-    {
-        var own = file.Chosen?.WithOwnClasp.Spares ?? [];
-        foreach (var taken in file.Taken.Where(t => t.IsLinksToTry).ToList())
-            SetTaken(work, file.Job.Id, taken.Part, Math.Min(taken.Count, LinkFromStock.Needed(arrangement, own, taken.Part.Part.Link!.Pitch)));
-    }
-
     /// <summary>A loose link in stock that goes into a job's bracelet.</summary>
     public static StockPart LinkFor(ShopWork work, JobSnapshot file, long partId) =>
         Parts.Find(work, partId) is { Part.Link: { } link } part && LinkFromStock.Suits(link, file.Chosen!.Unmarked, file.House.Limits)

@@ -80,8 +80,11 @@ public sealed class ShopFile : IDisposable
     /// <summary>Told how long each piece of work had the file to write in; null where nobody asks.</summary>
     public Action<TimeSpan>? Written { get => _turn.Ended; set => _turn.Ended = value; }
 
-    /// <summary>Says that another shop may stand in this file's place: what was kept of the one before is forgotten.</summary>
-    internal void IsAnother()
+    /// <summary>
+    /// Says that another shop may stand in this file's place, or that its jobs are worked out by other code: what was kept of the one before
+    /// is forgotten.
+    /// </summary>
+    public void IsAnother()
     {
         BandChanges.All();
         JobChanges.Tell(Changed.Everything);

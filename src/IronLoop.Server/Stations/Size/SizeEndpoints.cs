@@ -135,29 +135,26 @@ internal static class SizeEndpoints
 
     private static JobWire Agree(long id, OpenShop shop, TimeProvider clock)
     {
+        var at = clock.GetUtcNow();
+        var foreseen = new Foreseen<(AgreedPlan Agreed, LogLine Line)>(shop, id, JobAct.Agree, job =>
+        {
+            var agreed = AgreedPlan.Of(job, at);
+            return (agreed, LogLine.Of(LogKind.PlanAgreed, WhatWasDone.Say(agreed.Job), LoopSheet.Of(agreed.Job).FinalFigures));
+        });
         using var work = shop.Begin();
         var file = TheJob.For(work, id, JobAct.Agree);
-        var target = file.Target!.Value;
-        // What lies open to be gauged stays so; the steps go on from there.
+        var (agreed, line) = foreseen.Of(file);
+        new Permission(agreed.Job.Bench.Trouble).OrRefuse();
         if (!file.Bench.IsOpened)
         {
             BenchWork.Forget(work, id);
             ToBeGauged.Set(work, id, []);
         }
-        var arrangement = file.Arrangement()!;
-        Plans.Set(work, id, new JobPlan(arrangement, target.Length, clock.GetUtcNow()));
-        LinksToTry.GiveBackUnused(work, file, arrangement);
-        file = TheJob.Read(work, id);
-        // The links that leave are those a hand takes out: what is drawn and what is worked are the same.
-        new Permission(file.Bench.Trouble).OrRefuse();
-        if (file.Bench is { Facts: { } facts, Plan: { } plan } && Lying.Of(facts, plan.To) is { } told)
-        {
-            Plans.Set(work, id, new JobPlan(told, target.Length, clock.GetUtcNow()));
-            file = TheJob.Read(work, id);
-        }
-        Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Size,
-            LogLine.Of(LogKind.PlanAgreed, WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures));
+        foreach (var (part, count) in agreed.Links)
+            LinksToTry.SetTaken(work, id, part, count);
+        Plans.Set(work, id, agreed.Plan);
+        Log.Write(work, id, at, file.Job.TakenInBy, Station.Size, line);
         work.Commit();
-        return JobWire.Of(file, clock.Today());
+        return JobWire.Of(TheJob.Read(work, id), clock.Today());
     }
 }
