@@ -1,3 +1,4 @@
+using IronLoop.Core.Jobs;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Door;
 using IronLoop.Server.Host.Demo;
@@ -81,15 +82,25 @@ internal static class Opening
         });
     }
 
-    /// <summary>Looks at the rack and at its first job as a screen would, so that what that asks for is known, and compiled, before somebody does.</summary>
+    // As many as are likely to be of several kinds, links and straps, at several stations.
+    private const int JobsLookedAt = 6;
+
+    /// <summary>
+    /// Looks at the rack and at its first jobs as a screen would, and takes each to the bench in thought, so that what that asks for is known,
+    /// and compiled, before somebody does.
+    /// </summary>
     private static void LookRound(WebApplication app)
     {
+        var clock = app.Services.GetRequiredService<TimeProvider>();
         var shop = new OpenShop(app.Services.GetRequiredService<ShopFile>());
-        var tags = app.Services.GetRequiredService<RackTags>().Of(shop, work => Storage.Jobs.Tags(work, [], null), app.Services.GetRequiredService<TimeProvider>().Today());
-        if (tags is not [var first, ..])
-            return;
-        using var look = shop.Look();
-        var job = TheJob.Read(look, first.Id);
-        _ = (LoopSheet.Of(job), BenchSheet.Of(look, job));
+        var tags = app.Services.GetRequiredService<RackTags>().Of(shop, work => Storage.Jobs.Tags(work, [], null), clock.Today());
+        foreach (var tag in tags.Take(JobsLookedAt))
+        {
+            using var look = shop.Look();
+            var job = TheJob.Read(look, tag.Id);
+            _ = (LoopSheet.Of(job), BenchSheet.Of(look, job));
+            if (job.May(JobAct.Arrange).Ok)
+                _ = LoopSheet.Of(AgreedPlan.Of(job, clock.GetUtcNow()).Job);
+        }
     }
 }
