@@ -1,5 +1,6 @@
 using System.Globalization;
 using Microsoft.Data.Sqlite;
+using SQLitePCL;
 
 namespace IronLoop.Storage;
 
@@ -26,6 +27,9 @@ public sealed class Backups(ShopFile shop)
     // The version whose log holds no words, so that forgetting takes all of them.
     private const int FirstToForgetAll = 23;
 
+    // 2 MB: a disk has them stored in some milliseconds.
+    private const int PagesAtATime = 512;
+
     // What SQLite says of a file that is none, or none any more: https://sqlite.org/rescode.html
     private const int Corrupt = 11, NoDatabase = 26;
 
@@ -47,14 +51,40 @@ public sealed class Backups(ShopFile shop)
         var name = $"{Prefix}{at.UtcDateTime.ToString(Stamp, CultureInfo.InvariantCulture)}.db";
         var (path, arriving) = (Path.Combine(_folder, name), Path.Combine(_folder, name + ".new"));
         Drop(arriving);
-        using (var live = shop.Connect())
-        using (var copy = Connect(arriving, SqliteOpenMode.ReadWriteCreate))
-            live.BackupDatabase(copy);
+        CopyBeside(arriving);
         Check(arriving);
         CopyPhotos();
         File.Move(arriving, path, overwrite: true);
         Drop(arriving);
         return new Backup(name, at, new FileInfo(path).Length);
+    }
+
+    /// <summary>
+    /// Copies the file as it stands at this moment, a little at a time, each brought to the disk before the next: whoever stores something
+    /// meanwhile waits for a little, not for all of it.
+    /// </summary>
+    private void CopyBeside(string arriving)
+    {
+        using var live = shop.Connect();
+        using var copy = Connect(arriving, SqliteOpenMode.ReadWriteCreate);
+        // As long as it looks, it sees one moment; a copy of several would begin again with every change.
+        using var moment = live.BeginTransaction(deferred: true);
+        using (var look = live.CreateCommand())
+        {
+            look.CommandText = "SELECT COUNT(*) FROM sqlite_master";
+            look.ExecuteScalar();
+        }
+        using var backup = raw.sqlite3_backup_init(copy.Handle, "main", live.Handle, "main");
+        int told;
+        do
+        {
+            told = raw.sqlite3_backup_step(backup, PagesAtATime);
+            using var written = File.OpenHandle(arriving, FileMode.Open, FileAccess.ReadWrite, FileShare.ReadWrite | FileShare.Delete);
+            RandomAccess.FlushToDisk(written);
+        }
+        while (told == raw.SQLITE_OK);
+        if (told != raw.SQLITE_DONE)
+            throw new IOException($"{Path.GetFileName(arriving)} could not be written: {raw.sqlite3_errstr(told).utf8_to_string()}.");
     }
 
     /// <summary>
