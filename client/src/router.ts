@@ -7,6 +7,7 @@ export const router = createRouter({
   routes: [
     { path: '/', component: StartView },
     { path: '/take-in', component: () => import('./stations/take-in/NewJob.vue') },
+    { path: '/counter', component: () => import('./stations/counter/CounterView.vue') },
     { path: '/log', component: () => import('./shop/LogView.vue') },
     { path: '/clients/:id(\\d+)', component: () => import('./shop/ClientView.vue') },
     { path: '/house', redirect: '/house/catalogue' },

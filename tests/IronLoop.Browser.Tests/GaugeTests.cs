@@ -61,7 +61,7 @@ public sealed class GaugeTests : IDisposable
         UntilOn("wristWidth");
         _screen.Until(() => Value("wrist").StartsWith("171.45 mm", StringComparison.Ordinal));
         _screen.Pick("wear", "Snug");
-        _screen.UntilSays("All figures are measured.");
+        _screen.UntilSays("All that is needed is known.");
         _screen.Until(() => _screen.All("path.head.dashed").Count == 0, "the head drawn solid once its bars are measured");
         _screen.NoConsoleErrors();
     }
@@ -109,7 +109,7 @@ public sealed class GaugeTests : IDisposable
         _screen.Pick("request", "Take links out");
         _screen.Type("by", "MK");
         _screen.Press("Hang it on the rack");
-        _screen.UntilSays("Still to gauge: attachment, lug-to-lug, wrist, wear preference.");
+        _screen.UntilSays("Still to gauge: lug-to-lug, wrist, wear preference, the links, the clasp’s two lengths, band width.");
         _screen.Until(() => _screen.All("[name=lugWidth]").Count == 0, "no lug width where the band stays on the watch");
         _screen.Press("Bracelet");
         _screen.UntilSays("Still wanted: the links, the clasp’s two lengths, band width.");

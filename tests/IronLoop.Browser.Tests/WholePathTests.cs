@@ -34,7 +34,7 @@ public sealed class WholePathTests : IDisposable
         _screen.Press("Hang it on the rack");
 
         // Gauge: refused first, then as typed.
-        _screen.UntilSays("Still to gauge: lug width, attachment, lug-to-lug, wrist, wear preference.");
+        _screen.UntilSays("Still to gauge: lug width.");
         _screen.Path.ShouldEndWith("/gauge");
         _screen.Type("lugWidth", "about twenty");
         _screen.UntilSays("is not a length");

@@ -122,6 +122,24 @@ public sealed class ComeOverTests : IDisposable
     }
 
     [Fact]
+    public async Task What_was_agreed_before_comes_over_and_what_needs_no_figure_can_be_asked_on_it()
+    {
+        ShopsBefore.Unpack(28, Path.Combine(_folder, "iron-loop.db"));
+        using var shop = new Shop(folder: _folder);
+        var begun = (await shop.Get("/api/jobs")).AsArray().Single(j => j!["client"]!.GetValue<string>() == "Bettan Oakes")!["id"]!.GetValue<long>();
+        var bench = await shop.Get($"/api/jobs/{begun}/bench");
+        ((string?)bench["trouble"]).ShouldBeNull();
+        bench["steps"]!.AsArray().Count(s => s!["done"]!.GetValue<bool>()).ShouldBeGreaterThan(0);
+        using (var work = shop.File.Look())
+            Storage.Jobs.Open(work).Select(j => JobReader.Find(work, j.Id)!).Where(j => j.Plan is not null).ShouldAllBe(j => j.Plan!.Target != null && j.Account.ByHand == null);
+        // The words of its choices have grown: what they were refuses none of the new ones.
+        var job = await shop.Post("/api/counter", new { request = "offAndOn", by = "MK", on = "bracelet" }, System.Net.HttpStatusCode.Created);
+        await shop.Put($"/api/jobs/{job["id"]}/bench/steps/protect", new { done = true });
+        (await shop.Post("/api/counter", new { request = "takeLinksOut", by = "MK", byHand = new { kind = "byCount", twelve = 1, six = 1 } }, System.Net.HttpStatusCode.Created))
+            ["planAgreed"]!.GetValue<bool>().ShouldBeTrue();
+    }
+
+    [Fact]
     public void How_a_band_closes_and_what_was_consented_to_come_over_as_codes()
     {
         ShopsBefore.Unpack(22, Path.Combine(_folder, "iron-loop.db"));

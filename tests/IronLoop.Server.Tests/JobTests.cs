@@ -52,7 +52,7 @@ public sealed class JobTests : IDisposable
         var id = await TakeIn();
         var job = await _shop.Get($"/api/jobs/{id}");
         job["takenInBy"]!.GetValue<string>().ShouldBe("MK");
-        Says(job, "gauge").ShouldBe("Still to gauge: lug width, attachment, lug-to-lug, wrist, wear preference.");
+        Says(job, "gauge").ShouldBe("Still to gauge: lug width.");
 
         job = await Gauge(id);
         var figures = job["figures"]!;

@@ -550,6 +550,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/counter/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a short job comes to, while it is typed; nothing is stored. */
+        post: operations["counterAnswer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/counter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a short job in, with what was gauged and chosen over the counter, and to the bench. */
+        post: operations["counter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/gauge": {
         parameters: {
             query?: never;
@@ -651,6 +685,24 @@ export interface paths {
         head?: never;
         /** A loop that already fits the same wrist. */
         patch: operations["copy"];
+        trace?: never;
+    };
+    "/api/jobs/{id}/by-hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Tells the work by hand: so many links, another place, a part, a band of the owner’s. */
+        put: operations["tellByHand"];
+        post?: never;
+        /** Takes that back: it is told by figures. */
+        delete: operations["tellByFigures"];
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/jobs/{id}/gauge/bracelet": {
@@ -2045,7 +2097,7 @@ export interface components {
             promised?: null | string;
             words?: null | string;
             /** @enum {unknown} */
-            request?: "changeStrap" | "fitMesh" | "replaceClasp" | "takeLinksOut" | "putLinksIn" | "refit" | "somethingElse" | null;
+            request?: "changeStrap" | "fitMesh" | "replaceClasp" | "takeLinksOut" | "putLinksIn" | "refit" | "somethingElse" | "positionOnly" | "replacePart" | "offAndOn" | "putOwnBandOn" | null;
         };
         AlternativeWire: {
             twelve: components["schemas"]["PlanSideWire"];
@@ -2110,7 +2162,10 @@ export interface components {
             count: number;
             fits: string;
         };
-        /** @enum {unknown} */
+        /**
+         * @default looseBar
+         * @enum {unknown}
+         */
         BandAttachment: "looseBar" | "quickRelease" | "pullThrough" | "openEnd" | "screwThrough";
         BandClaspWire: {
             /** @description Millimetres, at most three decimals. */
@@ -2524,6 +2579,58 @@ export interface components {
             /** Format: int32 */
             counted: number;
         };
+        CounterAnswer: {
+            asked: string[];
+            missing: string[];
+            says: string;
+            offers: components["schemas"]["CounterOffer"][];
+            steps: string[];
+            /** Format: double */
+            minutes: number;
+            whyNot: null | string;
+        };
+        CounterOffer: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            article: string;
+            verdict: components["schemas"]["Verdict"];
+            says: string;
+            /** Format: int64 */
+            priceCents: number;
+            /** Format: int32 */
+            free: number;
+            whyNot: null | string;
+        };
+        CounterWire: {
+            request: components["schemas"]["Request"];
+            by?: null | string;
+            client?: null | string;
+            watch?: null | string;
+            words?: null | string;
+            /** Format: date */
+            promised?: null | string;
+            /** @default true */
+            wearer: boolean;
+            /** @enum {unknown} */
+            on?: "nothing" | "soft" | "bracelet" | "mesh" | "pulledThrough" | null;
+            held?: components["schemas"]["HeldBy"];
+            lugWidth?: null | string;
+            /** @enum {unknown} */
+            claspKind?: "pinBuckle" | "strapFolding" | "butterfly" | "foldOver" | "extending" | "slide" | null;
+            claspEnd?: null | string;
+            thickness?: null | string;
+            /** @enum {unknown} */
+            links?: "splitPin" | "pinWithTube" | "screw" | "screwInTube" | "springBar" | "leveredBar" | "fixedBar" | "screwedBar" | "slotScrews" | "frictionPin" | "threaded" | "byHand" | "sewn" | "riveted" | "openEnd" | "makersOwn" | "notLookedAt" | null;
+            byHand?: null | components["schemas"]["HandWorkWire"];
+            bucklePiece?: null | string;
+            toHole?: null | string;
+            sent?: null | string;
+            /** Format: int64 */
+            bandId?: null | number;
+            /** Format: int64 */
+            claspId?: null | number;
+        };
         /** @enum {unknown} */
         DamageKind: "scratch" | "dent" | "bentLug" | "missingBar" | "wornStrap" | "dirt" | "stiffClasp";
         /** @enum {unknown} */
@@ -2745,6 +2852,7 @@ export interface components {
             by: string;
             /** Format: int64 */
             backFrom: null | number;
+            asListed: boolean;
         };
         HandOverWire: {
             counted: components["schemas"]["BagCountWire"][];
@@ -2765,6 +2873,26 @@ export interface components {
             since: string;
             /** Format: date-time */
             goneAt: null | string;
+        };
+        /** @enum {unknown} */
+        HandWorkKind: "byCount" | "atPlace" | "part" | "ownBandOn";
+        HandWorkWire: {
+            kind: components["schemas"]["HandWorkKind"];
+            of?: components["schemas"]["OnTheWatch"];
+            /** Format: int32 */
+            twelve?: null | number;
+            /** Format: int32 */
+            six?: null | number;
+            /** Format: int32 */
+            from?: null | number;
+            /** Format: int32 */
+            to?: null | number;
+            /** @enum {unknown} */
+            part?: "lugBar" | "linkPin" | "claspPin" | "keeper" | "tongue" | null;
+            /** @enum {unknown} */
+            side?: "twelve" | "six" | null;
+            lost?: null | boolean;
+            attaches?: components["schemas"]["BandAttachment"];
         };
         HandsWire: {
             hands: components["schemas"]["HandWire"][];
@@ -2794,7 +2922,10 @@ export interface components {
             verdict: components["schemas"]["Verdict"];
             says: string;
         };
-        /** @enum {unknown} */
+        /**
+         * @default notLookedAt
+         * @enum {unknown}
+         */
         HeldBy: "notLookedAt" | "looseBars" | "leveredBars" | "screws";
         HeldReadingWire: {
             figure: components["schemas"]["GaugedFigure"];
@@ -2861,6 +2992,7 @@ export interface components {
             next: components["schemas"]["Station"];
             stations: components["schemas"]["StationWire"][];
             figures: components["schemas"]["FiguresWire"];
+            byHand: null | components["schemas"]["HandWorkWire"];
             band: null | components["schemas"]["BandWire"];
             claspKept: boolean;
             otherClasp: null | string;
@@ -3252,6 +3384,7 @@ export interface components {
         MayWire: {
             putRight: components["schemas"]["PermissionWire"];
             gauge: components["schemas"]["PermissionWire"];
+            tellByHand: components["schemas"]["PermissionWire"];
             gaugeBracelet: components["schemas"]["PermissionWire"];
             chooseBand: components["schemas"]["PermissionWire"];
             lookAtClasp: components["schemas"]["PermissionWire"];
@@ -3390,7 +3523,10 @@ export interface components {
         OfferChoiceWire: {
             article: string;
         };
-        /** @enum {unknown} */
+        /**
+         * @default bracelet
+         * @enum {unknown}
+         */
         OnTheWatch: "nothing" | "soft" | "bracelet" | "mesh" | "pulledThrough";
         OnePieceSheet: {
             firstHole: string;
@@ -3815,7 +3951,7 @@ export interface components {
             partId: number;
         };
         /** @enum {unknown} */
-        Request: "changeStrap" | "fitMesh" | "replaceClasp" | "takeLinksOut" | "putLinksIn" | "refit" | "somethingElse";
+        Request: "changeStrap" | "fitMesh" | "replaceClasp" | "takeLinksOut" | "putLinksIn" | "refit" | "somethingElse" | "positionOnly" | "replacePart" | "offAndOn" | "putOwnBandOn";
         ReserveWire: {
             /** @description Millimetres, at most three decimals. */
             tighterMm: number;
@@ -3998,6 +4134,7 @@ export interface components {
         StationWire: {
             station: components["schemas"]["Station"];
             done: boolean;
+            used: boolean;
             says: string;
         };
         StepNote: {
@@ -4017,7 +4154,7 @@ export interface components {
             isOpen?: boolean;
         };
         /** @enum {unknown} */
-        StepRow: "protect" | "look" | "openToGauge" | "fetch" | "consent" | "unbuckle" | "headOff" | "oldBandOff" | "inTheTray" | "clean" | "prepare" | "claspOff" | "open" | "join" | "claspOn" | "lay" | "bars" | "thread" | "lugs" | "set" | "shut" | "wipe" | "tryOn" | "check" | "giveBack" | "putAway" | "tray" | "before";
+        StepRow: "protect" | "look" | "openToGauge" | "fetch" | "consent" | "unbuckle" | "headOff" | "oldBandOff" | "inTheTray" | "clean" | "prepare" | "claspOff" | "open" | "join" | "claspOn" | "lay" | "bars" | "thread" | "lugs" | "set" | "shut" | "wipe" | "tryOn" | "check" | "giveBack" | "putAway" | "tray" | "before" | "asTold";
         StepWire: {
             key: string;
             row: components["schemas"]["StepRow"];
@@ -5746,6 +5883,91 @@ export interface operations {
             };
         };
     };
+    counterAnswer: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CounterWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CounterAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    counter: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CounterWire"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     gaugeSheet: {
         parameters: {
             query?: never;
@@ -6025,6 +6247,109 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    tellByHand: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandWorkWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tellByFigures: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

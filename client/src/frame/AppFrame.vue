@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core'
+import { useEventListener, useLocalStorage } from '@vueuse/core'
 import { computed } from 'vue'
-import { useRoute } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { useDoor } from '../api/door'
 import { useLive } from '../api/live'
 import JobRack from '../shop/JobRack.vue'
@@ -13,6 +13,13 @@ const { door, signOut } = useDoor()
 const { isLost } = useLive()
 const route = useRoute()
 /** On a phone the rack makes way for the job; the name above leads back to it. */
+const router = useRouter()
+/** The counter is one key away from anywhere, whatever is being typed. */
+useEventListener('keydown', (event: KeyboardEvent) => {
+  if (event.key !== 'F9') return
+  event.preventDefault()
+  void router.push({ path: '/counter', query: { n: Date.now().toString(36) } })
+})
 const inJob = computed(() => route.params.id !== undefined)
 </script>
 
@@ -26,7 +33,10 @@ const inJob = computed(() => route.params.id !== undefined)
         </svg>
         Iron Loop
       </router-link>
-      <v-btn class="act" color="primary" to="/take-in" :active="false">Take in a job</v-btn>
+      <div class="begin">
+        <v-btn class="act" color="primary" to="/take-in" :active="false">Take in a job</v-btn>
+        <v-btn class="act" variant="outlined" to="/counter" :active="false" title="F9">Counter</v-btn>
+      </div>
       <JobRack />
       <div class="foot">
         <v-btn variant="text" to="/log">Log</v-btn>
@@ -44,7 +54,7 @@ const inJob = computed(() => route.params.id !== undefined)
     </nav>
     <main class="bench">
       <ShopNotice />
-      <router-view />
+      <router-view :key="route.path === '/counter' ? route.fullPath : undefined" />
     </main>
     <StaleChange />
   </div>
@@ -74,8 +84,17 @@ const inJob = computed(() => route.params.id !== undefined)
   text-decoration: none;
   min-height: 44px;
 }
-.act {
+.begin {
   flex: none;
+  display: flex;
+  gap: 6px;
+}
+.begin .act {
+  min-width: 0;
+  padding: 0 10px;
+}
+.begin .act:first-child {
+  flex: 1;
 }
 .loop {
   fill: none;

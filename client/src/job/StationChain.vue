@@ -11,13 +11,15 @@ defineProps<{ job: Job; here: Station }>()
       v-for="s in job.stations"
       :key="s.station"
       class="link"
-      :class="{ done: s.done, here: s.station === here }"
+      :class="{ done: s.done && s.used, passed: !s.used, here: s.station === here }"
       :to="`/jobs/${job.id}/${pathOf[s.station]}`"
       :aria-current="s.station === here ? 'step' : undefined"
     >
       <span class="pin" aria-hidden="true" />
       {{ nameOf(s.station) }}
-      <span class="state">{{ s.done ? 'done' : s.station === job.next ? 'next' : 'open' }}</span>
+      <span class="state">{{
+        !s.used ? 'not used' : s.done ? 'done' : s.station === job.next ? 'next' : 'open'
+      }}</span>
     </router-link>
   </nav>
 </template>
@@ -63,6 +65,12 @@ defineProps<{ job: Job; here: Station }>()
   border-radius: 50%;
   background: rgb(var(--v-theme-background));
   z-index: 1;
+}
+/* What is asked does not pass it: it is there all the same. */
+.link.passed {
+  border-color: transparent;
+  font-weight: 400;
+  color: rgb(var(--v-theme-iron));
 }
 .link.here {
   box-shadow: inset 0 -5px 0 rgb(var(--v-theme-primary));

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tenths } from '../api/tenths'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useClient } from '../api/log'
@@ -38,7 +39,7 @@ const requestOf = (value: string) => requests.find((r) => r.value === value)?.ti
               </router-link>
               {{ requestOf(v.visit.request)
               }}<template v-if="v.wristMm != null"
-                >, wrist <span class="figure">{{ Number(v.wristMm).toFixed(1) }} mm</span></template
+                >, wrist <span class="figure">{{ tenths(Number(v.wristMm)) }} mm</span></template
               >
             </p>
             <p>{{ v.done }}</p>

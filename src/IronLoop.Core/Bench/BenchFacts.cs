@@ -253,6 +253,18 @@ public sealed record BenchFacts(Attachment Attachment, AsItCame Came, Band Band,
     /// <summary>How many links leave or come, when nothing else is known of the bracelet; null where its rows are known.</summary>
     public Counted? Counted { get; init; }
 
+    /// <summary>Joints whose part is replaced by one like it.</summary>
+    public IReadOnlyList<NewPart> NewParts { get; init; } = [];
+
+    /// <summary>Whether all of it is taking the band off the head and putting it on again.</summary>
+    public bool IsOffAndOn { get; init; }
+
+    /// <summary>Work that no joint tells of, in words; null where there is none.</summary>
+    public string? Told { get; init; }
+
+    /// <summary>How what is shut by hand is shut, where no place was found for it; null where one was.</summary>
+    public string? ShutAs { get; init; }
+
     /// <summary>How the fitter at work holds and turns.</summary>
     public Hands Hands { get; init; } = new();
 

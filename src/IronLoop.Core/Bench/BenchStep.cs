@@ -90,6 +90,9 @@ public enum StepRow
 
     /// <summary>What was worked under a version before this one, as far as it is known.</summary>
     Before,
+
+    /// <summary>What no joint tells of, and is told in words.</summary>
+    AsTold,
 }
 
 /// <summary>Where on the lay-out a step is worked.</summary>

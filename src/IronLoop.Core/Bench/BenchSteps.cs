@@ -95,7 +95,7 @@ public sealed class BenchSteps
     {
         _target = _plan.Targets[0];
         var first = _plan.OpenFirst.Where(id => Stand.Joint(id) is { Closed: true } && !_now.WasOpenedThisRound(id)).ToList();
-        if (_done.Count == 0 && (first.Count > 0 || _plan.Targets.Any(Differs)))
+        if (_done.Count == 0 && (first.Count > 0 || _facts.IsOffAndOn || _facts.Told is not null || _plan.Targets.Any(Differs)))
             Word(StepRow.Protect, "");
         LookAt();
         if (first.Count == 0)
@@ -107,9 +107,10 @@ public sealed class BenchSteps
 
     private void Work(bool isLast)
     {
-        Unbuckle([]);
+        Unbuckle(_facts.IsOffAndOn ? [.. OffTheHead().Select(j => j.Id)] : []);
         HeadOff();
         OldBandOff();
+        OffAndOn();
         if (Closing().Any(IsAtLugs) && !_now.HasCleaned(Stand.Head!.Id))
             Add(StepRow.Clean, "", new Act.Clean(Stand.Head!.Id));
         InTheTray();
@@ -123,6 +124,8 @@ public sealed class BenchSteps
         AtTheLugs();
         Set();
         Shut();
+        if (_facts is { Told: not null, IsOffAndOn: false })
+            Word(StepRow.AsTold, "");
         if (isLast)
             Word(StepRow.Wipe, "");
         if (_target.TryOn is { } final)
@@ -153,7 +156,7 @@ public sealed class BenchSteps
     private void LookAt()
     {
         var joints = _plan.Targets.SelectMany(t => { _target = t; return Opening().ToList(); })
-            .Concat(Stand.Joints.Where(j => _facts.Setup.HeadOff && IsAtLugs(j) || _plan.OpenFirst.Contains(j.Id) || _plan.Targets.Any(t => t.PartFirst == j.Id))).Distinct()
+            .Concat(Stand.Joints.Where(j => (_facts.Setup.HeadOff || _facts.IsOffAndOn) && IsAtLugs(j) || _plan.OpenFirst.Contains(j.Id) || _plan.Targets.Any(t => t.PartFirst == j.Id) || _facts.NewParts.Any(n => n.Joint == j.Id))).Distinct()
             .Where(j => (j.Fastener == Fastener.NotLookedAt || _facts.Counted is { } counted && IsInARow(j) && j.Side is { } on && counted.On(on) > 0) && !_now.HasLooked(j.Id)).ToList();
         _target = _plan.Targets[0];
         if (joints.Count > 0)
@@ -189,7 +192,7 @@ public sealed class BenchSteps
         foreach (var hand in Stand.Joints.Where(j => j is { Closed: true, Fastener: Fastener.ByHand } && !IsSlide(j) && Stand.Is(j.A, Place.Watch)).ToList())
         {
             var hangs = Stand.Hanging(hand.A);
-            if (opening.Contains(hand) || opening.Any(j => !j.Fastener.IsByHand() && hangs.Contains(j.A)))
+            if (opening.Contains(hand) || opening.Any(j => (!j.Fastener.IsByHand() || IsRoundABar(j)) && hangs.Contains(j.A)))
                 Add(StepRow.Unbuckle, hand.Id, new Act.Open(hand.Id));
         }
     }
@@ -214,6 +217,26 @@ public sealed class BenchSteps
         // A band that lies there free, as after a begun bench.
         foreach (var free in Freed(Stand))
             Add(StepRow.OldBandOff, free[0], new Act.Remove(free[0], [.. free.Skip(1)]));
+    }
+
+    /// <summary>What the band is taken off the head by, once.</summary>
+    private List<Joint> OffTheHead()
+    {
+        var held = Stand.Joints.Where(j => j.Closed && IsAtLugs(j) && !_now.WasOpened(j.Id)).ToList();
+        return Stand.Joints.Any(IsRoundABar) ? held.FindAll(IsRoundABar) : [.. held.Where(j => j.Fastener.Opens()).OrderBy(j => j.Side)];
+    }
+
+    private void OffAndOn()
+    {
+        if (!_facts.IsOffAndOn)
+            return;
+        var held = OffTheHead();
+        if (held.Exists(IsRoundABar))
+            AddWithFreed(StepRow.OldBandOff, "band", [.. held.Select(j => (Act)new Act.Open(j.Id))]);
+        else
+            foreach (var lug in held)
+                AddWithFreed(StepRow.OldBandOff, lug.Id, new Act.Open(lug.Id));
+        Word(StepRow.AsTold, "");
     }
 
     /// <summary>A buckle or clasp that goes to another band is taken off the old one in the tray.</summary>

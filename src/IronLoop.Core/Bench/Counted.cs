@@ -18,31 +18,38 @@ public readonly record struct Counted(int Twelve, int Six)
     /// <summary>How many come out of a side.</summary>
     public int On(Side side) => side == Side.Twelve ? Twelve : Six;
 
-    /// <summary>A job's facts, when nothing is known of its bracelet but how many links leave or come.</summary>
-    /// <param name="facts">The job, with whatever its band is called and whoever owns it.</param>
-    public BenchFacts Of(BenchFacts facts)
+    /// <summary>The bracelet as far as it is told apart.</summary>
+    /// <param name="band">The band it is, with whatever is known of it.</param>
+    public LinkBracelet Bracelet(Band band)
     {
         var (twelve, six) = (Row(Twelve), Row(Six));
-        return facts with
+        return new LinkBracelet(
+            band.Facts with { SolidEnd = true }, band.Thickness, band.ClaspName,
+            new Bracelet([.. twelve.Where(IsThere).Select(Lies)], [.. six.Where(IsThere).Select(Lies)]),
+            new BraceletClasp(Length.Zero, Length.Zero, Side.Twelve, 1, Length.Zero, 0))
         {
-            Counted = this,
-            Band = new LinkBracelet(
-                facts.Band.Facts with { SolidEnd = true }, facts.Band.Thickness, facts.Band.ClaspName,
-                new Bracelet([.. twelve.Where(IsThere).Select(Lies)], [.. six.Where(IsThere).Select(Lies)]),
-                new BraceletClasp(Length.Zero, Length.Zero, Side.Twelve, 1, Length.Zero, 0))
-            {
-                Loose = [new SpareLinks(Link.Pitch, Math.Max(0, -Twelve) + Math.Max(0, -Six))],
-                JoinedBy = facts.Band.Fastener,
-                Across = facts.Band.Pin,
-                ClaspKind = facts.Band.ClaspKind,
-                HasFlap = facts.Band.HasFlap,
-                ClaspEnd = facts.Band.ClaspEnd,
-            },
-            Plan = new Arrangement(twelve, six, 0),
-            // The marked ones leave from between two that stay; where a house lets runs leave at the clasp, it has to know more.
-            Setup = facts.Setup with { Runs = RunSchool.InsideTheLinks },
+            Loose = [new SpareLinks(Link.Pitch, Math.Max(0, -Twelve) + Math.Max(0, -Six))],
+            JoinedBy = band.Fastener,
+            Across = band.Pin,
+            ClaspKind = band.ClaspKind,
+            HasFlap = band.HasFlap,
+            ClaspEnd = band.ClaspEnd,
         };
     }
+
+    /// <summary>Its links as they shall lie.</summary>
+    public Arrangement Plan => new(Row(Twelve), Row(Six), 0);
+
+    /// <summary>A job's facts, when nothing is known of its bracelet but how many links leave or come.</summary>
+    /// <param name="facts">The job, with whatever its band is called and whoever owns it.</param>
+    public BenchFacts Of(BenchFacts facts) => facts with
+    {
+        Counted = this,
+        Band = Bracelet(facts.Band),
+        Plan = Plan,
+        // The marked ones leave from between two that stay; where a house lets runs leave at the clasp, it has to know more.
+        Setup = facts.Setup with { Runs = RunSchool.InsideTheLinks },
+    };
 
     private static bool IsThere(PlacedLink link) => link.Fate != LinkFate.Joins;
 

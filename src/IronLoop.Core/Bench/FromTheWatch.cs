@@ -30,6 +30,7 @@ public static class FromTheWatch
             OldBand(laid, facts);
         foreach (var side in (Side[])[Side.Twelve, Side.Six])
             AtTheLugs(laid, facts, side);
+        NewParts(laid, facts);
         if (!facts.IsChosen)
             return laid.Stand;
         OwnBars(laid, facts, place);
@@ -75,6 +76,21 @@ public static class FromTheWatch
                 if (facts is { Pierced: false, Other: null })
                     Unpierced(laid, facts, place == Place.Watch ? Place.Bag : place);
                 break;
+        }
+    }
+
+    /// <summary>Parts from stock for joints whose own are lost, or worn; what is lost is in no place.</summary>
+    private static void NewParts(Laid laid, BenchFacts facts)
+    {
+        foreach (var (at, isLost) in facts.NewParts)
+        {
+            var joint = laid.Stand.Joint(at)!;
+            foreach (var part in joint.Parts.Select(id => laid.Stand[id]).ToList())
+                laid.Thing($"{part.Id}.new", part.Kind, part.Like, Owner.Shop, Wanted, Place.Drawer);
+            if (!isLost)
+                continue;
+            laid.Set(joint with { Closed = false, Parts = [] });
+            laid.Lose(joint.Parts);
         }
     }
 

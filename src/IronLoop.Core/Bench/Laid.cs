@@ -25,6 +25,8 @@ internal sealed class Laid
 
     public void Add(Thing thing) => _things.Add(thing);
 
+    public void Lose(IReadOnlyList<string> things) => _things.RemoveAll(t => things.Contains(t.Id));
+
     public Joint Joint(string id, string a, string b, Fastener fastener, JointAt at, Side? side, int? position = null)
     {
         var of = _things.First(t => t.Id == (a == Head ? b : a));

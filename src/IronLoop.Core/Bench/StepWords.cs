@@ -91,6 +91,7 @@ public sealed class StepWords
         StepRow.Lugs => AtTheLugs(step, stand),
         StepRow.Set => Sets(step, stand),
         StepRow.Shut => Shuts(step, stand),
+        StepRow.AsTold => step with { Says = _facts.Told ?? "The band is off: what it came off for is done now. Go on when it is." },
         StepRow.Wipe => step with { Says = "Tape off; wipe watch and band.", Tool = "soft cloth" },
         StepRow.TryOn => step with { Says = TriesOn(step, target), Where = new BenchPlace { AtClasp = true } },
         StepRow.Check => Checks(step, stand),
@@ -305,7 +306,7 @@ public sealed class StepWords
         var flap = joint.Parts.Any(p => stand[p].Kind == ThingKind.SafetyFlap) ? " The bar goes through the safety flap too." : "";
         var edges = !isClosure && (close.Fastener.IsPin() || close.Fastener.IsTurned()) ? ", arrows or screw heads on the same edge" : "";
         var what = isClosure
-            ? $"{PlanWords.Name(close.Side ?? Side.Twelve)} side: join {Named(stand, close.A, close.Side)} to the {stand[stand[close.B].IsClosure ? close.B : close.A].Like}{(close.Position is { } position && close.Fastener != Fastener.ByHand ? $" in position {Number(position + 1)}{Of(_facts.Band.Clasp?.Positions)}, counted from the tight end" : "")}"
+            ? $"{PlanWords.Name(close.Side ?? Side.Twelve)} side: join {Named(stand, close.A, close.Side)} to the {stand[stand[close.B].IsClosure ? close.B : close.A].Like}{(close.Position is { } position && close.Fastener != Fastener.ByHand ? $" in position {Number(position + 1)}{Positions}, counted from the tight end" : "")}"
             : stand[close.A] is { Kind: ThingKind.Link } a && stand[close.B] is { Kind: ThingKind.Link } b && !_numbers.ContainsKey(a.Id) && !_numbers.ContainsKey(b.Id) && lays.Count == 0 && stand.Is(a.Id, Place.Tray)
             ? $"Join two of the loose links{edges}"
             : $"{(lays.Count > 0 ? $"Set {LinksSaid(lays, close.Side)} in: close" : "Close")} {Named(stand, close.A, close.Side)} to {Named(stand, close.B, close.Side)}{(close.Side is { } on ? $", {PlanWords.Name(on)} side" : "")}{edges}";
@@ -450,7 +451,7 @@ public sealed class StepWords
             : $"Press one tip of its bar with a fine point and shift it, then the other: {(holes == 1 ? "one hole" : $"{Number(holes)} holes, hole by hole")}; the bar never leaves.";
         return step with
         {
-            Says = $"Move the micro-adjust from position {Number(from + 1)} to {Number(to + 1)} of {Number(positions)}, counted from the tight end. {how}",
+            Says = $"Move the micro-adjust from position {Number(from + 1)} to {Number(to + 1)}{Positions}, counted from the tight end. {how}",
             Tool = isSlide ? "" : _facts.Wall.Any(ToolKind.Point).Says,
             FallsOut = isSlide ? null : "the bar, which springs",
             Caution = isSlide ? null : PieceOfWork.Bars,
@@ -467,10 +468,13 @@ public sealed class StepWords
         if (close.Position is not { } position)
             return step with { Says = "Inner catch on its bar, press, then the safety cover.", Where = at };
         var slid = stand[close.A].Kind == ThingKind.OnePieceBand ? "Slide the head to its middle; then close" : "Close";
+        if (_facts.ShutAs is { } somewhere)
+            return step with { Says = $"{slid} it {somewhere}.", Where = at };
         return step with { Says = $"{slid} it {(_facts.Holed is { } holed ? holed.Closed(position) : $"in hole {Number(position + 1)}, counted from the tight end")}.", Where = at };
     }
 
-    private static string Of(int? count) => count is { } many ? $" of {Number(many)}" : "";
+    /// <summary>How many positions there are, where that is known.</summary>
+    private string Positions => _facts is { Counted: null, Band.Clasp.Positions: var many } ? $" of {Number(many)}" : "";
 
     private string TriesOn(BenchStep step, Target target)
     {

@@ -21,7 +21,8 @@ public static class ToTheWatch
         var opened = ToGauge(facts, from).Where(id => before.Rounds == 0 || lies.Joint(id) is { Closed: false }).ToList();
         var asTheyLie = lies;
         lies = AsIfShut(opened, from, lies);
-        var links = facts.Band.Links is null ? null : LinkWork.Of(facts, lies, opened);
+        // Where a part is lost the row does not hang together, and no link is worked.
+        var links = facts.Band.Links is null || facts.NewParts.Count > 0 ? null : LinkWork.Of(facts, lies, opened);
         var first = links?.First ?? Side.Twelve;
         var whole = Stand(facts, lies, links, null);
         var part = links?.PartFirst(facts, lies);
@@ -88,6 +89,8 @@ public static class ToTheWatch
         foreach (var side in (Side[])[Side.Twelve, Side.Six])
             AtTheLugs(facts, to, side);
         Closes(facts, to);
+        foreach (var (at, _) in facts.NewParts)
+            to.Set(to.Joint(at)! with { Closed = true, Parts = [.. to.Things.Where(t => t.Id.StartsWith($"{at}.", StringComparison.Ordinal) && t.Id.EndsWith(".new", StringComparison.Ordinal)).Select(t => t.Id)] });
         links?.Work(facts, to, only);
         if (facts.SwapEnds && only is null)
             SwapEnds(to);

@@ -136,12 +136,18 @@ public sealed record Figures(
     /// <returns>Null when no way is known, or the model does not hold.</returns>
     public Need? Need(Length pivotHeight) => Ways(pivotHeight)?.Together;
 
-    /// <summary>The length wanted for a band of some pivot height: needed length and the ease to aim at.</summary>
+    /// <summary>
+    /// The length wanted for a band of some pivot height: needed length and the ease to aim at; without a wrist, that of a loop that fits.
+    /// </summary>
     /// <returns>Null when a figure is missing.</returns>
     public FitTarget? Target(Length pivotHeight)
     {
         if (Wear is not { } preference || Need(pivotHeight) is not { } need)
-            return null;
+        {
+            // Nobody has to be here for a loop of the same head that fits already.
+            return Copy?.Alike is { } alike && FitRanges.Target.Holds(alike)
+                ? new FitTarget(alike, Fitting.Wear.Of(Wear ?? WearPreference.Regular).Window, PlanRequest.HouseTolerance) : null;
+        }
         var wear = Fitting.Wear.Of(preference);
         var target = new FitTarget(Length.Nearest(need.Needed) + wear.Aim, wear.Window, PlanRequest.HouseTolerance);
         return FitRanges.Target.Holds(target.Length) ? target : null;
@@ -160,18 +166,6 @@ public sealed record Figures(
     public bool LugsOverhang =>
         Wrist is { } wrist && LugToLug is { } tips
         && tips.ApproximateMillimetres > 2 * WristSection.FromTape(wrist.ApproximateMillimetres, (double)Aspect).HalfWidth;
-
-    /// <summary>The figures still to be gauged for what is asked, in the order the tool is moved, questioned ones included.</summary>
-    public IReadOnlyList<string> Missing(Request request)
-    {
-        var missing = new List<string>();
-        if (GaugeSheet.NeedsLugWidth(request) && this[GaugedFigure.LugWidth] is null) missing.Add("lug width");
-        if (Attachment is null) missing.Add("attachment");
-        if (Head is null) missing.Add("lug-to-lug");
-        if (!WristIsKnown) missing.Add("wrist");
-        if (Wear is null) missing.Add("wear preference");
-        return missing;
-    }
 
     /// <summary>A try-on's needed length moved onto a band of another pivot height; the two bands differ as the model has it.</summary>
     private Need? Onto(Need tried, Length? thickness, Length to, Head head)

@@ -4,38 +4,15 @@ using IronLoop.Core.Measuring;
 
 namespace IronLoop.Core.Gauging;
 
-/// <summary>Which figures a job needs, and which of those read are questioned.</summary>
+/// <summary>What of a watch stays as it is, and which of the figures read are questioned.</summary>
 public static class GaugeSheet
 {
-    /// <summary>Whether a band is to be found for the lugs: else the band on the watch stays, and fits already.</summary>
-    public static bool NeedsLugWidth(Request request) => !IsSizing(request) && request != Request.ReplaceClasp;
-
     /// <summary>Whether the owner's own bracelet is worked on, so that its links are wanted.</summary>
     public static bool IsSizing(Request request) => request is Request.TakeLinksOut or Request.PutLinksIn or Request.Refit;
 
     /// <summary>Whether the owner's own band stays on the watch.</summary>
-    public static bool KeepsBand(Request request) => IsSizing(request) || request == Request.ReplaceClasp;
-
-    /// <summary>The figures this job needs, in the order the tool is moved.</summary>
-    /// <param name="request">What is asked for.</param>
-    /// <param name="attachment">How the watch takes a band; what hangs on it is not asked before it is known.</param>
-    public static IReadOnlyList<GaugedFigure> Wanted(Request request, Attachment? attachment)
-    {
-        var newBand = !KeepsBand(request);
-        var onBar = attachment is Attachment.SpringBarDrilled or Attachment.SpringBarBlind or Attachment.FixedBar or Attachment.ScrewBar;
-        bool Want(GaugedFigure figure) => figure switch
-        {
-            GaugedFigure.LugToLug or GaugedFigure.BarToBar or GaugedFigure.BarRise or GaugedFigure.Wrist => true,
-            GaugedFigure.LugWidth or GaugedFigure.CaseHeight => newBand,
-            GaugedFigure.BarGap => newBand && onBar,
-            GaugedFigure.LugHole => newBand && attachment is Attachment.SpringBarDrilled or Attachment.SpringBarBlind,
-            GaugedFigure.OwnBar => newBand && attachment is Attachment.ScrewBar,
-            GaugedFigure.SlotHeight => newBand && attachment is Attachment.ScrewSlot,
-            GaugedFigure.BandWidth or GaugedFigure.BandThickness or GaugedFigure.ClaspEnd or GaugedFigure.LinkPitch => KeepsBand(request),
-            _ => false,
-        };
-        return [.. FigureKind.All.Select(k => k.Figure).Where(Want)];
-    }
+    public static bool KeepsBand(Request request) =>
+        IsSizing(request) || request is Request.ReplaceClasp or Request.PositionOnly or Request.ReplacePart or Request.OffAndOn;
 
     /// <summary>
     /// Why a figure is questioned: it is unusual, its readings lie apart, or it does not go with another; null when it is not.

@@ -23,4 +23,16 @@ public enum Request
 
     /// <summary>Something else, told in words.</summary>
     SomethingElse,
+
+    /// <summary>Another hole, notch or micro position, and nothing else.</summary>
+    PositionOnly,
+
+    /// <summary>A part that is lost or worn is replaced.</summary>
+    ReplacePart,
+
+    /// <summary>The band off and on again: cleaning, casework, photographs.</summary>
+    OffAndOn,
+
+    /// <summary>A band that the owner brings is put on.</summary>
+    PutOwnBandOn,
 }

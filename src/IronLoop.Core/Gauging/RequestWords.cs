@@ -12,6 +12,10 @@ public static class RequestWords
         Request.TakeLinksOut => "take links out",
         Request.PutLinksIn => "put links in",
         Request.Refit => "refit after wear",
+        Request.PositionOnly => "hole or micro position only",
+        Request.ReplacePart => "replace a part",
+        Request.OffAndOn => "off and on again",
+        Request.PutOwnBandOn => "put own band on",
         _ => "something else",
     };
 }

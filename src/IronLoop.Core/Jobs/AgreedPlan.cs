@@ -11,13 +11,13 @@ namespace IronLoop.Core.Jobs;
 public sealed record AgreedPlan(JobSnapshot Job, IReadOnlyList<(StockPart Part, int Count)> Links, JobPlan Plan)
 {
     /// <summary>Takes the arrangement that a job stands in to the bench. What lies open to be gauged stays so; the steps go on from there.</summary>
-    /// <param name="job">The job; it has a band and a target.</param>
+    /// <param name="job">The job; it has a band, or work that needs none.</param>
     /// <param name="at">When it is agreed.</param>
     public static AgreedPlan Of(JobSnapshot job, DateTimeOffset at)
     {
-        var arrangement = job.Arrangement()!;
-        var plan = new JobPlan(arrangement, job.Target!.Value.Length, at);
-        var own = job.Chosen!.WithOwnClasp.Spares;
+        var arrangement = job.ToBeAgreed!;
+        var plan = new JobPlan(arrangement, job.Target?.Length, at);
+        var own = job.Chosen?.WithOwnClasp.Spares ?? [];
         int Kept(PartTaken t) => t.IsLinksToTry ? Math.Min(t.Count, LinkFromStock.Needed(arrangement, own, t.Part.Part.Link!.Pitch)) : t.Count;
         var links = job.Taken.Where(t => Kept(t) < t.Count).Select(t => (t.Part, Kept(t))).ToList();
         IReadOnlyList<PartTaken> taken = [.. job.Taken.Select(t => t with { Count = Kept(t) }).Where(t => t.Count > 0)];

@@ -34,6 +34,9 @@ public sealed record BenchAccount(
     /// <summary>The groups of joints that are opened to be gauged before the rest is agreed.</summary>
     public IReadOnlySet<JointGroup> ToGauge { get; init; } = new HashSet<JointGroup>();
 
+    /// <summary>Work that is told by hand, as somebody said it; null where nobody did.</summary>
+    public HandWork? ByHand { get; init; }
+
     /// <summary>What the shop lends for the work.</summary>
     public IReadOnlyList<Lent> Lent { get; init; } = [];
 

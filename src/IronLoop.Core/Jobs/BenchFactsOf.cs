@@ -15,11 +15,19 @@ namespace IronLoop.Core.Jobs;
 public static class BenchFactsOf
 {
     /// <summary>The facts of a job.</summary>
-    /// <returns>Null while the watch's attachment is not known. While no band is chosen, they tell of the watch and of what is on it alone.</returns>
-    public static BenchFacts? Of(JobSnapshot job)
+    /// <remarks>
+    /// While no band is chosen, they tell of the watch and of what is on it alone. How the watch takes a band is taken to be by sprung bars
+    /// until somebody looked, which the first step is then.
+    /// </remarks>
+    public static BenchFacts Of(JobSnapshot job)
     {
-        if (job.Figures.Attachment is not { } attachment)
-            return null;
+        var facts = AsKnown(job);
+        return job.Work?.On(facts) ?? facts with { ShutAs = job.Plan is { Target: null } ? HandWork.Picked : null };
+    }
+
+    private static BenchFacts AsKnown(JobSnapshot job)
+    {
+        var attachment = job.Figures.Attachment ?? Attachment.SpringBarBlind;
         if (job.Stock is not { } stock || job.Chosen?.Unmarked is not { } band)
             return new BenchFacts(attachment, job.Came, NoneYet, "band", Owner.Shop, job.Account.Setup)
             {
@@ -35,7 +43,7 @@ public static class BenchFactsOf
         var came = job.Came;
         var work = job.BandWork();
         var other = Other(job, came);
-        return new BenchFacts(attachment, came, WithSpares(job, band), stock.Name, stock.OwnerClientId is null ? Owner.Shop : Owner.Client, job.Account.Setup)
+        return new BenchFacts(attachment, came, WithSpares(job, band), job.Work is null ? stock.Name : $"own {HandWork.BandOf(job.Work.Of)}", stock.OwnerClientId is null ? Owner.Shop : Owner.Client, job.Account.Setup)
         {
             Looks = Looks(job, band),
             Wall = job.Account.Wall,

@@ -14,6 +14,9 @@ public enum JobAct
     /// <summary>Something is gauged, or said of how it is worn.</summary>
     Gauge,
 
+    /// <summary>The work is told by hand: a count, a place, a part.</summary>
+    TellByHand,
+
     /// <summary>The owner's own bracelet is gauged, link by link.</summary>
     GaugeBracelet,
 
@@ -96,14 +99,16 @@ public static class JobActs
     public static Permission May(this JobSnapshot job, JobAct act) => act switch
     {
         JobAct.PutRight or JobAct.Gauge or JobAct.Note => Permission.Unless(Closed(job)),
-        JobAct.GaugeBracelet or JobAct.ChooseBand or JobAct.LookAtClasp => Begun(job),
+        JobAct.TellByHand or JobAct.GaugeBracelet or JobAct.ChooseBand or JobAct.LookAtClasp => Begun(job),
         JobAct.KeepClasp => Permission.Unless(job.OtherClasp is null ? Closed(job) : Begun(job).Why, NoBandYet(job)),
         JobAct.ChooseClasp => Permission.Unless(Begun(job).Why, NoBandYet(job)),
         JobAct.MarkLinks => Permission.Unless(Begun(job).Why, job.Chosen?.Unmarked.Links is null ? "Only a link bracelet is sized link by link." : null),
         JobAct.WearAnotherWay => Permission.Unless(Begun(job).Why, job.Band?.OnePiece is null ? "Only a band that is pulled through is worn in different ways." : null),
         JobAct.Arrange => Permission.Unless(Begun(job).Why, job.Band is null ? "Choose a band first." : null, job.Target is null ? job.Progress.Says(Station.Size) : null),
         JobAct.Agree => Permission.Unless(
-            job.May(JobAct.Arrange).Why, job.Figures.Missing(job.Job.Request) is { Count: > 0 } missing ? $"The plan waits for: {string.Join(", ", missing)}." : null),
+            Begun(job).Why, Asking.Missing(job) is { Count: > 0 } missing ? $"The plan waits for: {string.Join(", ", missing)}." : null,
+            job.Band is null && job.Work is null ? "Choose a band first." : null,
+            job.Uses.Contains(Station.Size) && job.Target is null ? job.Progress.Says(Station.Size) : null),
         JobAct.OpenToGauge => Permission.Unless(Begun(job).Why, job.Bench is { IsOpened: false, Plan.IsToGauge: false } ? "The plan is agreed; its steps open what they need." : null),
         JobAct.SetUpBench => Permission.Unless(Referred(job), Closed(job)),
         JobAct.Work => Permission.Unless(Closed(job), Referred(job), job.Bench.Trouble),

@@ -37,9 +37,10 @@ public sealed record JobBench(BenchFacts? Facts, BenchPlan? Plan, IReadOnlyList<
     {
         var history = job.Account.Done.Where(d => d.Acts is null).ToList();
         var done = job.Account.Done.Where(d => d.Acts is not null).ToList();
-        var isAgreed = job.Plan is { AgreedAt: not null } && job.Stock is not null;
-        if (!isAgreed && job.Account.ToGauge.Count == 0 || BenchFactsOf.Of(job) is not { } facts)
+        var isAgreed = job.Plan is { AgreedAt: not null } && (job.Stock ?? (object?)job.Work) is not null;
+        if (!isAgreed && job.Account.ToGauge.Count == 0)
             return new JobBench(null, null, done, [], null) { History = history };
+        var facts = BenchFactsOf.Of(job);
         // What was closed under a version before has its history alone.
         if (job.Job.ClosedAt is not null && job.Account.Plan is null)
             return new JobBench(facts, null, done, [], null) { History = history };
@@ -75,6 +76,8 @@ public sealed record JobBench(BenchFacts? Facts, BenchPlan? Plan, IReadOnlyList<
     {
         var from = From(facts, stored);
         return !isAgreed ? OpenedToGauge.Plan(facts, from)
+            // No band is worked on: it stays as it is.
+            : facts is { IsChosen: false, Told: not null } ? ToTheWatch.Cancel(from, from, default)
             : stored is null ? ToTheWatch.Plan(facts, from, from)
             : ToTheWatch.Plan(facts, from, Worked.After(from, done.SelectMany(d => d.Acts!)).Stand, new SoFar(0, 1));
     }

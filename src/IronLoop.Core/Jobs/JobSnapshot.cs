@@ -34,11 +34,13 @@ public sealed class JobSnapshot
         Job job, Figures figures, StockBand? stock, JobPlan? plan, BenchAccount account, House house, JobClasp clasp, IReadOnlyList<PartTaken> taken, LinkMarks marks)
     {
         (Job, _stock, Plan, Account, House, Clasp, Taken, Marks) = (job, stock, plan, account, house, clasp, taken, marks);
-        Chosen = stock is null ? null : ChosenBand.Of(stock, marks, clasp, taken);
+        Work = account.ByHand ?? (stock is null ? UsualWork() : null);
+        Chosen = (Work is null ? stock : Outlined(Work, figures)) is { } band ? ChosenBand.Of(band, marks, clasp, taken) : null;
         // The layers of a band pulled through lie under the head: everything that is worked out here knows it raised.
         Figures = figures with { Raise = Band?.Raise(job.Way) ?? Length.Zero };
         _bench = new Lazy<JobBench>(() => JobBench.Of(this));
-        _target = new Lazy<FitTarget?>(() => Figures.Target(PivotHeight));
+        // What is only outlined has no length.
+        _target = new Lazy<FitTarget?>(() => Work is null ? Figures.Target(PivotHeight) : null);
         _progress = new Lazy<Progress>(HowFar);
         _planned = new Lazy<Arrangement?>(Recommended);
         _bandWork = new Lazy<IReadOnlyList<PieceOfWork>>(WorkOfTheBand);
@@ -47,6 +49,12 @@ public sealed class JobSnapshot
 
     /// <summary>What was taken in and decided.</summary>
     public Job Job { get; }
+
+    /// <summary>
+    /// Work that the hands know without a figure; null where a band is chosen, sized or worked link by link. The band it is about is then
+    /// told apart only as far as it is worked.
+    /// </summary>
+    public HandWork? Work { get; }
 
     /// <summary>The shop's spring bars and limits.</summary>
     public House House { get; }
@@ -108,12 +116,43 @@ public sealed class JobSnapshot
 
     private static Length UsualPivotHeight => Length.FromMillimetres(1.75m);
 
+    /// <summary>What a request that needs no figures comes to, before anybody says more.</summary>
+    private HandWork? UsualWork()
+    {
+        var on = (Account.Came ?? AsItCame.Usual(Job.Request, null, false, Account.BandBefore?.Band)).On;
+        return Job.Request switch
+        {
+            Request.ReplaceClasp when on != OnTheWatch.Nothing => new HandWork.OtherClasp(on),
+            Request.OffAndOn when on != OnTheWatch.Nothing => new HandWork.OffAndOn(on),
+            Request.SomethingElse => new HandWork.AsTold(on),
+            _ => null,
+        };
+    }
+
+    private StockBand? Outlined(HandWork work, Figures figures)
+    {
+        var width = figures[GaugedFigure.BandWidth] ?? figures[GaugedFigure.LugWidth] ?? UsualWidth;
+        return work.Outline(width) is { } band
+            ? new StockBand(0, "", OutlineName(work.Of), Job.Client.Id, "", "", 0, 1, band with { ClaspEnd = figures[GaugedFigure.ClaspEnd] }) : null;
+    }
+
+    private static string OutlineName(OnTheWatch of) => of switch
+    {
+        OnTheWatch.Bracelet => "Own bracelet",
+        OnTheWatch.Mesh => "Own mesh",
+        OnTheWatch.PulledThrough => "Own pull-through band",
+        _ => "Own strap",
+    };
+
+    // Nothing is reckoned with it where nobody gauged one.
+    private static Length UsualWidth => Length.FromMillimetres(20);
+
     /// <summary>How far it has come.</summary>
     public Progress Progress => _progress.Value;
 
     private Progress HowFar() => new(
-        Figures, Stock is not null, Job.ClaspKeptAt is not null, Plan?.AgreedAt is not null, Bench.IsOpened ? 0 : Bench.Done.Count, Bench.Done.Count + Bench.Left.Count,
-        Job.ClosedAt is not null, Job.ReferredAt is not null, Job.Request)
+        Figures, Stock is not null || Work is not null, Job.ClaspKeptAt is not null, Plan?.AgreedAt is not null, Bench.IsOpened ? 0 : Bench.Done.Count, Bench.Done.Count + Bench.Left.Count,
+        Job.ClosedAt is not null, Job.ReferredAt is not null, Uses, Asking.Missing(this))
     {
         OtherClasp = OtherClasp?.Part.Name,
         Opened = Bench.IsOpened ? Bench.Done.Count : 0,
@@ -121,6 +160,9 @@ public sealed class JobSnapshot
         TrayKept = Bench.IsTrayKept && Job.ClosedAt is null,
         Awaited = [.. Taken.Where(t => t is { IsReserved: false, BookedAt: null }).Select(t => $"{t.Count} {t.Part.Part.Name}, {t.Part.Part.Article}")],
     };
+
+    /// <summary>The stations that what is asked uses.</summary>
+    public IReadOnlySet<Station> Uses => field ??= Asking.Uses(this);
 
     /// <summary>What clasps are judged by here; null while no band is chosen.</summary>
     /// <param name="pins">The pins at hand.</param>
@@ -137,9 +179,21 @@ public sealed class JobSnapshot
     /// <summary>The arrangement the job stands in: as stored, else as the planner recommends; null while figures are missing.</summary>
     public Arrangement? Arrangement() => Plan?.Arrangement ?? _planned.Value;
 
+    /// <summary>What is agreed when it is taken to the bench: the arrangement it stands in, or the band as it is where its length is not judged.</summary>
+    public Arrangement? ToBeAgreed => Arrangement() ?? (Band is { } band ? AsItIs(band) : null);
+
+    private static Arrangement AsItIs(Band band) => band switch
+    {
+        { Links: { } links, Clasp: { } clasp } => Fitting.Arrangement.AsItIs(links, clasp),
+        { OnePiece: { } through } => new Arrangement([], [], through.Holes / 2),
+        _ => new Arrangement([], [], (band.Holed(null)?.Holes ?? 0) / 2),
+    };
+
     /// <summary>The planner's own arrangement; for a strap, no links and the nearest hole.</summary>
     private Arrangement? Recommended()
     {
+        if (Work is not null)
+            return Work.Plan;
         if (Band is not { } band || Target is not { } target)
             return null;
         return band switch
@@ -182,9 +236,19 @@ public sealed class JobSnapshot
     }
 
     /// <summary>How the watch came: as somebody said, else as is usual for what is asked.</summary>
-    public AsItCame Came => (Account.Came?.With(Stock?.Id, Stock?.Band, Stock?.OwnerClientId is not null)
-        ?? AsItCame.Usual(Job.Request, Stock?.Band, Stock?.OwnerClientId is not null, Account.BandBefore?.Band)) with
+    public AsItCame Came
     {
-        MissingBars = Account.MissingBars,
-    };
+        get
+        {
+            var own = Stock?.OwnerClientId is not null;
+            // What the owner brings to be put on lies beside the watch.
+            var came = Work is HandWork.OwnBandOn ? Account.Came ?? new AsItCame(OnTheWatch.Nothing, HeldBy.NotLookedAt, false)
+                : Account.Came?.With(Stock?.Id, Stock?.Band, own) ?? AsItCame.Usual(Job.Request, Stock?.Band, own, Account.BandBefore?.Band);
+            return came with
+            {
+                IsWanted = came.IsWanted && Work is not HandWork.OwnBandOn,
+                MissingBars = Account.MissingBars,
+            };
+        }
+    }
 }

@@ -11,8 +11,11 @@ namespace IronLoop.Core.Jobs;
 /// <param name="Steps">Bench steps in all; nought before a plan is agreed.</param>
 /// <param name="Closed">Handed over.</param>
 /// <param name="Referred">Referred to a watchmaker.</param>
-/// <param name="Request">What is asked for: it decides what has to be gauged.</param>
-public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, bool PlanAgreed, int StepsDone, int Steps, bool Closed, bool Referred = false, Request Request = Request.SomethingElse)
+/// <param name="Uses">The stations it passes; the others count as done.</param>
+/// <param name="Missing">What the work cannot be told without and nobody said yet.</param>
+public sealed record Progress(
+    Figures Figures, bool BandChosen, bool ClaspKept, bool PlanAgreed, int StepsDone, int Steps, bool Closed, bool Referred, IReadOnlySet<Station> Uses,
+    IReadOnlyList<string> Missing)
 {
     /// <summary>The clasp that goes on instead of the band's own; null when that is kept.</summary>
     public string? OtherClasp { get; init; }
@@ -29,7 +32,6 @@ public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, 
     /// <summary>Parts the job waits for.</summary>
     public IReadOnlyList<string> Awaited { get; init; } = [];
 
-    private IReadOnlyList<string>? _missing;
     private IReadOnlyList<string>? _questioned;
 
     /// <summary>What was gauged.</summary>
@@ -37,21 +39,22 @@ public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, 
     {
         get;
         // What follows from other figures is worked out anew.
-        init => (field, _missing, _questioned) = (value, null, null);
+        init => (field, _questioned) = (value, null);
     } = Figures;
 
-    private IReadOnlyList<string> Missing => _missing ??= Figures.Missing(Request);
-
     private IReadOnlyList<string> Questioned => _questioned ??= [.. GaugeSheet.Questioned(Figures).Select(f => FigureKind.For(f).Name)];
+
+    /// <summary>Whether what is asked passes a station.</summary>
+    public bool IsUsed(Station station) => station is not (Station.Match or Station.Clasp or Station.Size) || Uses.Contains(station);
 
     /// <summary>Whether a station's work is done.</summary>
     public bool Done(Station station) => station switch
     {
         Station.TakeIn => true,
         Station.Gauge => Missing.Count == 0 && Questioned.Count == 0,
-        Station.Match => BandChosen,
-        Station.Clasp => BandChosen && ClaspKept,
-        Station.Size => PlanAgreed,
+        Station.Match => !IsUsed(station) || BandChosen,
+        Station.Clasp => !IsUsed(station) || ClaspKept,
+        Station.Size => !IsUsed(station) || PlanAgreed,
         Station.Bench => Closed || PlanAgreed && Steps > 0 && StepsDone == Steps,
         Station.HandOver => Closed,
         _ => throw new ArgumentOutOfRangeException(nameof(station), station, "Not a station."),
@@ -71,20 +74,23 @@ public sealed record Progress(Figures Figures, bool BandChosen, bool ClaspKept, 
         Station.Gauge => Questioned is { Count: > 0 } questioned
             ? $"Look again at {string.Join(", ", questioned)}{(Missing.Count > 0 ? $"; still to gauge: {string.Join(", ", Missing)}" : "")}."
             : Missing is { Count: > 0 } missing ? $"Still to gauge: {string.Join(", ", missing)}."
-            : Figures.Assumed is { BarToBar: true } or { BarRise: true }
+            : Uses.Contains(Station.Size) && Figures.Assumed is { BarToBar: true } or { BarRise: true }
                 ? "All that is needed is known; bars and rise are assumed until measured."
-                : "All figures are measured.",
+                : "All that is needed is known.",
         Station.Match => BandChosen ? "A band is chosen; another can be, until bench work begins."
+            : !Uses.Contains(Station.Match) ? "What is asked needs no other band; one can be chosen all the same."
             : Missing.Count > 0 ? $"Bands are judged by what is known; still to gauge: {string.Join(", ", Missing)}."
             : "Choose the band that goes on.",
         Station.Clasp => !BandChosen ? "Choose a band first; its clasp is looked at here."
             : Awaited.Count > 0 ? $"Waiting for {string.Join(", ", Awaited)}."
             : ClaspKept ? OtherClasp is { } other ? $"{other} goes on." : "The clasp is looked at and kept."
-            : "Look at its clasp: keep it, or choose another.",
+            : Uses.Contains(Station.Clasp) ? "Look at its clasp: keep it, or choose another." : "What is asked needs no look at the clasp; another can be chosen all the same.",
         Station.Size => !BandChosen ? "Choose a band first."
             : Missing is { Count: > 0 } gaps ? $"The plan waits for: {string.Join(", ", gaps)}."
-            : PlanAgreed ? "The plan is agreed and on the bench." : "Look the plan over, change what you like, and take it to the bench.",
-        Station.Bench => !PlanAgreed ? !ToGauge || Steps == 0 ? "Agree a plan at Size first. What can be gauged only when it is open can be opened before."
+            : PlanAgreed ? "The plan is agreed and on the bench."
+            : !Uses.Contains(Station.Size) ? "Nothing is sized: it can go to the bench as it is." : "Look the plan over, change what you like, and take it to the bench.",
+        Station.Bench => !PlanAgreed ? !ToGauge || Steps == 0
+                ? Done(Station.Gauge) && BandChosen && !Uses.Contains(Station.Size) ? "Take it to the bench; its steps follow from what was asked." : "Agree a plan at Size first. What can be gauged only when it is open can be opened before."
                 : Opened < Steps ? "Open it and gauge it; the rest is agreed after that."
                 : $"It lies open and its tray is kept: {(Awaited.Count > 0 ? $"waiting for {string.Join(", ", Awaited)}." : "the work goes on when the rest is agreed.")}"
             : Steps == 0 ? "Say first what joins the links; the steps follow from it."

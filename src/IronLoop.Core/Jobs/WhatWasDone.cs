@@ -1,3 +1,4 @@
+using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Joints;
 
@@ -9,15 +10,25 @@ public static class WhatWasDone
     /// <summary>As far as it is decided.</summary>
     public static string Say(JobSnapshot job)
     {
-        if (job.Stock is not { } stock)
+        if (job is { Stock: null, Work: null })
             return "Nothing was done yet.";
-        var did = new List<string> { stock.OwnerClientId is null ? $"{stock.Name} fitted." : $"Own band, {stock.Name}." };
+        var did = new List<string>();
+        if (job.Work?.Says is { Length: > 0 } byHand)
+            did.Add(byHand);
+        else if (job is { Work: null, Stock: { } stock })
+            did.Add(stock.OwnerClientId is null ? $"{stock.Name} fitted." : $"Own band, {stock.Name}.");
         if (job.OtherClasp is { } other)
             did.Add($"{other.Part.Name} put on instead of the {job.Chosen!.WithOwnClasp.ClaspName}.");
         if (job.Clasp.SwapEnds)
             did.Add("The band’s ends swapped.");
         if (job.Plan is not { } plan)
             return string.Join(' ', did);
+        if (job.Work is not null)
+            return $"{string.Join(' ', did)}{Tried(job)}";
+        if (plan.Target is null)
+            return $"{string.Join(' ', did)} Not sized: its wearer picks the hole.{Tried(job)}";
+        if (job.Figures is { WristIsKnown: false, Copy.By: var by })
+            did.Add($"Sized from {by switch { LoopBy.OldStrap => "the old strap", LoopBy.Sent => "a measure that was sent", _ => "a loop that fits" }}.");
         if (job.Holed is { } holed)
             return $"{string.Join(' ', did)} Closed {holed.Closed(plan.Arrangement.Position)}.{Tried(job)}";
         foreach (var side in (Side[])[Side.Twelve, Side.Six])
@@ -29,7 +40,7 @@ public static class WhatWasDone
                     did.Add($"{count} {(count == 1 ? "link" : "links")} {word} the {PlanWords.Name(side)} side.");
             }
         }
-        if (stock.Band.Clasp is { Positions: > 1 } clasp)
+        if (job.Band!.Clasp is { Positions: > 1 } clasp)
             did.Add($"Micro-adjust in position {plan.Arrangement.Position + 1} of {clasp.Positions}.");
         return $"{string.Join(' ', did)}{Tried(job)}";
     }
@@ -37,7 +48,7 @@ public static class WhatWasDone
     private static string Tried(JobSnapshot job) => $"{Replaced(job)}{(job switch
     {
         { Account.Tried: { } felt } => $" {felt.Says(null)}",
-        { Job.HasWearer: false } => " Not tried on: its wearer was not here.",
+        { Job.HasWearer: false } when job.Work is null or HandWork.ByCount or HandWork.AtPlace => " Not tried on: its wearer was not here.",
         _ => "",
     })}";
 

@@ -14,6 +14,7 @@ public sealed class Worked
     private readonly HashSet<string> _offered = [];
     private readonly HashSet<string> _owesOffer = [];
     private readonly HashSet<string> _openedThisRound = [];
+    private readonly HashSet<string> _opened = [];
 
     private Worked(Stand stand) => Stand = stand;
 
@@ -57,6 +58,9 @@ public sealed class Worked
     /// <summary>Whether a joint was opened since the last try-on.</summary>
     public bool WasOpenedThisRound(string joint) => _openedThisRound.Contains(joint);
 
+    /// <summary>Whether a joint was opened at all.</summary>
+    public bool WasOpened(string joint) => _opened.Contains(joint);
+
     /// <summary>Why an act cannot be done; null when it can.</summary>
     public string? WhyNot(Act act) => act switch
     {
@@ -96,6 +100,7 @@ public sealed class Worked
                 Stand.Set(opened.Opened);
                 Change(open.Joint);
                 _openedThisRound.Add(open.Joint);
+                _opened.Add(open.Joint);
                 break;
             case Act.Remove remove:
                 Stand.Put([remove.Thing, .. remove.With], Place.Tray);

@@ -41,7 +41,7 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
             await next(context);
             return;
         }
-        var isChange = !HttpMethods.IsGet(context.Request.Method) && !HttpMethods.IsHead(context.Request.Method);
+        var isChange = !HttpMethods.IsGet(context.Request.Method) && !HttpMethods.IsHead(context.Request.Method) && endpoint.Metadata.GetMetadata<OnlyAsks>() is null;
         // Whoever is not let in is told so before anything else is looked at.
         var session = endpoint.Metadata.GetMetadata<DoorItself>() is null ? LetIn(context, shop, endpoint, isChange) : SessionOf(context, shop);
         open.By = session?.Fitter.Initials;

@@ -9,6 +9,9 @@ internal sealed record Needs(Role Role);
 /// <summary>A call that tells nothing of the shop and changes nothing in it: other programs may make it without signing in.</summary>
 internal sealed record NeedsNobody;
 
+/// <summary>A call that only asks, though what it asks with is too much for an address: it stores nothing.</summary>
+internal sealed record OnlyAsks;
+
 /// <summary>
 /// A call that works out figures from figures: at this machine anybody may make it; from another one it needs a sign-in or a key of the
 /// shop. Whatever is such a call is also bound in how much it may take.

@@ -13,6 +13,7 @@ using IronLoop.Server.Shop.PartStock;
 using IronLoop.Server.Shop.Rack;
 using IronLoop.Server.Stations.Bench;
 using IronLoop.Server.Stations.Clasp;
+using IronLoop.Server.Stations.Counter;
 using IronLoop.Server.Stations.Gauge;
 using IronLoop.Server.Stations.HandOver;
 using IronLoop.Server.Stations.Match;
@@ -75,8 +76,10 @@ internal static class Calls
         app.MapRack();
         app.MapTakeIn();
         app.MapTakeInSheet();
+        app.MapCounter();
         app.MapGauge();
         app.MapThreeWays();
+        app.MapByHand();
         app.MapOwnBracelet();
         app.MapMatch();
         app.MapLookUp();

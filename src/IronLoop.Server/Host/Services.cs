@@ -16,6 +16,7 @@ using IronLoop.Server.Shop.Rack;
 using IronLoop.Server.Stations;
 using IronLoop.Server.Stations.Bench;
 using IronLoop.Server.Stations.Clasp;
+using IronLoop.Server.Stations.Counter;
 using IronLoop.Server.Stations.Gauge;
 using IronLoop.Server.Stations.HandOver;
 using IronLoop.Server.Stations.Match;
@@ -91,7 +92,7 @@ internal static class Services
             if (StartedBy.IsReal)
             {
                 // Worked out at the start it took longer than all else; a type that is in none of these is worked out then all the same.
-                foreach (var known in (IJsonTypeInfoResolver[])[DevicesJson.Default, DoorJson.Default, HostJson.Default, PaperJson.Default, ShopJson.Default, ArchiveJson.Default, CatalogueJson.Default, ClienteleJson.Default, HouseRulesJson.Default, LogBookJson.Default, OrderingJson.Default, PartStockJson.Default, RackJson.Default, StationsJson.Default, BenchJson.Default, ClaspJson.Default, GaugeJson.Default, HandOverJson.Default, MatchJson.Default, SizeJson.Default, TakeInJson.Default])
+                foreach (var known in (IJsonTypeInfoResolver[])[DevicesJson.Default, DoorJson.Default, HostJson.Default, PaperJson.Default, ShopJson.Default, ArchiveJson.Default, CatalogueJson.Default, ClienteleJson.Default, HouseRulesJson.Default, LogBookJson.Default, OrderingJson.Default, PartStockJson.Default, RackJson.Default, StationsJson.Default, BenchJson.Default, ClaspJson.Default, CounterJson.Default, GaugeJson.Default, HandOverJson.Default, MatchJson.Default, SizeJson.Default, TakeInJson.Default])
                     json.SerializerOptions.TypeInfoResolverChain.Insert(0, known);
             }
             json.SerializerOptions.TypeInfoResolver = json.SerializerOptions.TypeInfoResolver?.WithAddedModifier(Wire.RefuseNullInLists);

@@ -24,8 +24,9 @@ internal static class BenchChange
     public static void Again(ShopWork work, long id)
     {
         var file = TheJob.Read(work, id);
-        if (file.Account.Plan is not { } stored || BenchFactsOf.Of(file) is not { } facts)
+        if (file.Account.Plan is not { } stored)
             return;
+        var facts = BenchFactsOf.Of(file);
         var done = file.Bench.Steps;
         try
         {

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using IronLoop.Core.Bench;
 using IronLoop.Core.HandOver;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Tray;
@@ -25,9 +26,10 @@ internal sealed record PackedWire(string Key, string Says);
 /// <param name="ObserveOn">The day the shop promised to ask after it.</param>
 /// <param name="Price">The price in cents.</param>
 /// <param name="BackFrom">The earlier job this one is a return visit of.</param>
+/// <param name="AsListed">Whether one press may close it: every joint that was worked was checked at the bench, and no note is open.</param>
 internal sealed record HandOverSheet(
     string Done, string Figures, IReadOnlyList<BagLineWire> Bag, bool Ready, bool Closed, IReadOnlyList<string> Advice, IReadOnlyList<PackedWire> Packed,
-    HowItGoesBack? GoesBack, DateOnly? ObserveOn, string ObserveFor, long? Price, string Note, string By, long? BackFrom)
+    HowItGoesBack? GoesBack, DateOnly? ObserveOn, string ObserveFor, long? Price, string Note, string By, long? BackFrom, bool AsListed)
 {
     public static HandOverSheet Of(ShopWork work, JobSnapshot file)
     {
@@ -37,6 +39,7 @@ internal sealed record HandOverSheet(
         return new HandOverSheet(
             WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures, [.. bag.Select(BagLineWire.Of)],
             file.Progress.Done(Station.Bench) && !closed, closed, Closing.AdviceFor(file, bag), [.. Closing.Packed(work, file, bag).Select(l => new PackedWire(l.Key, l.Says))],
-            how.GoesBack, how.ObserveOn, how.ObserveFor, file.Job.PriceCents, how.Note, how.By, how.BackFrom);
+            how.GoesBack, how.ObserveOn, how.ObserveFor, file.Job.PriceCents, how.Note, how.By, how.BackFrom,
+            file.May(JobAct.HandOver).Ok && file.Bench.Done.All(d => d.Row != StepRow.Check || d.Skipped is null) && !StepNotes.Of(work, file.Job.Id).Any(n => n.IsOpen));
     }
 }

@@ -16,7 +16,8 @@ internal sealed record FigureWire(Length Mm, string Text, string Inches, bool As
         length is { } known ? new FigureWire(known, known.ToString(), known.ToInches(), assumed) : null;
 }
 
-internal sealed record StationWire(Station Station, bool Done, string Says);
+/// <param name="Used">Whether what is asked passes it; the others are open all the same.</param>
+internal sealed record StationWire(Station Station, bool Done, bool Used, string Says);
 
 internal sealed record FiguresWire(
     FigureWire? LugWidth,
@@ -51,6 +52,7 @@ internal sealed record JobWire(
     Station Next,
     IReadOnlyList<StationWire> Stations,
     FiguresWire Figures,
+    HandWorkWire? ByHand,
     BandWire? Band,
     bool ClaspKept,
     string? OtherClasp,
@@ -93,7 +95,7 @@ internal sealed record JobWire(
             job.TakenInBy,
             job.ClosedAt,
             progress.Next,
-            [.. Enum.GetValues<Station>().Select(s => new StationWire(s, progress.Done(s), progress.Says(s)))],
+            [.. Enum.GetValues<Station>().Select(s => new StationWire(s, progress.Done(s), progress.IsUsed(s), progress.Says(s)))],
             new FiguresWire(
                 FigureWire.Of(figures[GaugedFigure.LugWidth]),
                 figures.Attachment,
@@ -104,8 +106,9 @@ internal sealed record JobWire(
                 figures.Wear,
                 figures.Family,
                 figures.LugsOverhang,
-                figures.Missing(job.Request)),
-            file.Stock is { } stock ? BandWire.Of(stock) : null,
+                progress.Missing),
+            HandWorkWire.Tell(file.Account.ByHand),
+            file is { Stock: { } stock, Work: null } ? BandWire.Of(stock) : null,
             progress.ClaspKept,
             progress.OtherClasp,
             progress.Awaited,

@@ -58,7 +58,7 @@ internal sealed record LoopSheet(
     {
         var figures = file.Figures;
         if (figures.Head is not { } head || !figures.WristIsKnown || figures.Wear is null)
-            return Blank(file.Progress.Says(Station.Size));
+            return Unworn(file) ?? Blank(file.Progress.Says(Station.Size));
         if (file.Target is not { } target || file.Figures.Need(file.PivotHeight) is not { } need)
             return Blank("The head’s bars lie inside the band’s path on this wrist; gauge bar-to-bar and rise again.");
         if (file.Band is not { } band || file.Arrangement() is not { } arrangement)
@@ -92,6 +92,23 @@ internal sealed record LoopSheet(
             return null;
         }
         return HotAndCold.Of(lengths, target, habits.HotBy(limits), habits.ColdBy(limits));
+    }
+
+    /// <summary>A band that is sized by a loop that fits already, with nobody's wrist to draw; null where there is none.</summary>
+    private static LoopSheet? Unworn(JobSnapshot file)
+    {
+        if (file is not { Target: { } target, Figures.Copy.By: var by } || file.Band is not { } band || file.ToBeAgreed is not { } arrangement)
+            return null;
+        var from = by switch { LoopBy.OldStrap => "the old strap", LoopBy.Sent => "the measure that was sent", _ => "the loop that fits" };
+        var (length, place) = band switch
+        {
+            { Clasp: { } clasp } => (arrangement.LoopLength(clasp), ""),
+            _ when file.Holed is { } holed => (holed.LengthIn(arrangement.Position), $"{char.ToUpperInvariant(holed.Said(arrangement.Position)[0])}{holed.Said(arrangement.Position)[1..]}: "),
+            _ => (target.Length, ""),
+        };
+        var off = length - target.Length;
+        var misses = off.Abs() <= target.Window ? "" : off > Length.Zero ? $", {off.ToTenths()} too loose" : $", {off.Abs().ToTenths()} too tight";
+        return Blank($"{place}{length.ToTenths()}; by {from} {target.Length.ToTenths()} is wanted{misses}.");
     }
 
     private static LoopSheet Blank(string says) => new(says, null, true, null, null, null, null, null);
@@ -229,8 +246,8 @@ internal sealed record LoopSheet(
     private static string? Warn(JobSnapshot file, FitTarget target)
     {
         var notices = new List<string>();
-        if (file.Plan is { } plan && (plan.Target - target.Length).Abs() > Length.FromMillimetres(0.05m))
-            notices.Add($"The figures have changed since this arrangement was stored: {plan.Target.ToTenths()} was wanted, {target.Length.ToTenths()} is now.");
+        if (file.Plan?.Target is { } wanted && (wanted - target.Length).Abs() > Length.FromMillimetres(0.05m))
+            notices.Add($"The figures have changed since this arrangement was stored: {wanted.ToTenths()} was wanted, {target.Length.ToTenths()} is now.");
         if (file.Figures.LugsOverhang)
             notices.Add("The lugs reach past this wrist; tell the owner.");
         return notices.Count == 0 ? null : string.Join(' ', notices);

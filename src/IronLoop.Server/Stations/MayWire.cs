@@ -14,6 +14,7 @@ internal sealed record PermissionWire(bool Ok, string? Why);
 internal sealed record MayWire(
     PermissionWire PutRight,
     PermissionWire Gauge,
+    PermissionWire TellByHand,
     PermissionWire GaugeBracelet,
     PermissionWire ChooseBand,
     PermissionWire LookAtClasp,
@@ -43,6 +44,7 @@ internal sealed record MayWire(
         return new MayWire(
             May(JobAct.PutRight),
             May(JobAct.Gauge),
+            May(JobAct.TellByHand),
             May(JobAct.GaugeBracelet),
             May(JobAct.ChooseBand),
             May(JobAct.LookAtClasp),

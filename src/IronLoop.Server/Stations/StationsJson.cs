@@ -8,6 +8,7 @@ namespace IronLoop.Server.Stations;
 [JsonSerializable(typeof(BandSheet))]
 [JsonSerializable(typeof(BandWire))]
 [JsonSerializable(typeof(HandOverSheet))]
+[JsonSerializable(typeof(HandWorkWire))]
 [JsonSerializable(typeof(JobWire))]
 [JsonSerializable(typeof(List<BandWire>))]
 [JsonSerializable(typeof(List<PartWire>))]

@@ -26,6 +26,7 @@ public static class BenchAccounts
             IsDirty = marks.Any(m => m.Kind == DamageKind.Dirt),
             ToGauge = Of("to gauge", ToBeGauged.Of),
             Damage = damage is not null ? $"what it works from cannot be read: {damage}" : done.FirstOrDefault(d => d.Damage is not null)?.Damage,
+            ByHand = Of("by hand", HandWorks.Of),
             Lent = Of("lent", LentThings.Of),
             Tried = Of("tried", TriedOns.Last),
             Wall = Of("wall", static (work, _) => ToolWalls.Of(work)),

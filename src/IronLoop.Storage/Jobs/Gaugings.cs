@@ -157,8 +157,8 @@ public static class Gaugings
         if (copy is not null)
         {
             work.Execute(
-                "INSERT INTO copied_loop (job_id, loop_um, bar_to_bar_um, bar_rise_um, thickness_um) VALUES ($job, $loop, $bars, $rise, $thickness)",
-                ("$job", jobId), ("$loop", copy.Loop), ("$bars", copy.BarToBar), ("$rise", copy.BarRise), ("$thickness", copy.Thickness));
+                "INSERT INTO copied_loop (job_id, loop_um, bar_to_bar_um, bar_rise_um, thickness_um, loop_by) VALUES ($job, $loop, $bars, $rise, $thickness, $by)",
+                ("$job", jobId), ("$loop", copy.Loop), ("$bars", copy.BarToBar), ("$rise", copy.BarRise), ("$thickness", copy.Thickness), ("$by", copy.By));
         }
     }
 
@@ -177,6 +177,9 @@ public static class Gaugings
         work.Query("SELECT * FROM copied_loop WHERE job_id = $job",
             row => new CopiedLoop(
                 row.Maybe("loop_um", Columns.Length), row.Maybe("bar_to_bar_um", Columns.Length), row.Maybe("bar_rise_um", Columns.Length),
-                row.Maybe("thickness_um", Columns.Length)),
+                row.Maybe("thickness_um", Columns.Length))
+            {
+                By = row.Choice<LoopBy>("loop_by"),
+            },
             ("$job", jobId)).SingleOrDefault();
 }

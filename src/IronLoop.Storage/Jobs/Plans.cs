@@ -21,7 +21,7 @@ public static class Plans
             "SELECT position, target_um, agreed_at FROM plan WHERE job_id = $id",
             row => new JobPlan(
                 new Arrangement([.. links[Side.Twelve]], [.. links[Side.Six]], row.Count("position")),
-                row.Length("target_um"),
+                row.Maybe("target_um", Columns.Length),
                 row.Maybe("agreed_at", Columns.Time)),
             ("$id", jobId)).SingleOrDefault();
     }

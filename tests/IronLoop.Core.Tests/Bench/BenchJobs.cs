@@ -165,6 +165,22 @@ internal static class BenchJobs
         ("a freed link, its end piece stays", Freed(Mm(1.6m))),
         ("links out by count", new Counted(2, 1).Of(Own() with { Looks = new Dictionary<JointGroup, JointLook>() })),
         ("links in by count", new Counted(-1, 0).Of(Own())),
+        ("by hand: two links out of 12, one out of 6", ByHand(new HandWork.ByCount(new Counted(2, 1)))),
+        ("by hand: strap, third hole to fourth", ByHand(new HandWork.AtPlace(OnTheWatch.Soft, 2, 3))),
+        ("by hand: mesh, a notch tighter", ByHand(new HandWork.AtPlace(OnTheWatch.Mesh, 8, 7))),
+        ("by hand: micro-adjust, two looser", ByHand(new HandWork.AtPlace(OnTheWatch.Bracelet, 1, 3))),
+        ("by hand: a lost bar on 6", ByHand(new HandWork.Part(WornPart.LugBar, OnTheWatch.Soft, Side.Six, IsLost: true))),
+        ("by hand: both bars worn", ByHand(new HandWork.Part(WornPart.LugBar, OnTheWatch.Bracelet, null, IsLost: false))),
+        ("by hand: a pin between links lost", ByHand(new HandWork.Part(WornPart.LinkPin, OnTheWatch.Bracelet, Side.Six, IsLost: true))),
+        ("by hand: a pin at the clasp worn", ByHand(new HandWork.Part(WornPart.ClaspPin, OnTheWatch.Bracelet, Side.Twelve, IsLost: false))),
+        ("by hand: a buckle’s bar worn", ByHand(new HandWork.Part(WornPart.ClaspPin, OnTheWatch.Soft, Side.Twelve, IsLost: false))),
+        ("by hand: a keeper", ByHand(new HandWork.Part(WornPart.Keeper, OnTheWatch.Soft, null, IsLost: true))),
+        ("by hand: strap off and on", ByHand(new HandWork.OffAndOn(OnTheWatch.Soft))),
+        ("by hand: bracelet off and on, nothing looked at", ByHand(new HandWork.OffAndOn(OnTheWatch.Bracelet), HeldBy.NotLookedAt)),
+        ("by hand: mesh off and on, screws", ByHand(new HandWork.OffAndOn(OnTheWatch.Mesh), HeldBy.Screws)),
+        ("by hand: pull-through off and on", ByHand(new HandWork.OffAndOn(OnTheWatch.PulledThrough))),
+        ("by hand: the owner’s strap on", ByHand(new HandWork.OwnBandOn(OnTheWatch.Soft, BandAttachment.QuickRelease))),
+        ("by hand: the owner’s bracelet on", ByHand(new HandWork.OwnBandOn(OnTheWatch.Bracelet, BandAttachment.LooseBar))),
         ("links out, fitting pins lent", Own() with { Lent = [new Lent("fitting pin", 2, "pin box")] }),
         ("filed ends", Change(Bracelet()) with { Prepare = [Piece(Shaping.File, PreparedAt.LugEnds)] }),
         ("butterfly opened to be gauged", Own(plan: new Arrangement(Lie(6, 0), Lie(6, 0), 1)) with
@@ -173,6 +189,14 @@ internal static class BenchJobs
             Other = new OtherClosure("eight-hole fold-over", ClaspKind.FoldOver) { Article = "CL-8", Drawer = "drawer B1" },
         }),
     ];
+
+    /// <summary>Work told by hand, on a watch of which nothing is known but what is on it.</summary>
+    public static BenchFacts ByHand(HandWork work, HeldBy held = HeldBy.LooseBars, Attachment attachment = Attachment.SpringBarBlind)
+    {
+        var band = work.Outline(Mm(20))!;
+        var came = work is HandWork.OwnBandOn ? new AsItCame(OnTheWatch.Nothing, HeldBy.NotLookedAt, false) : new AsItCame(work.Of, held, true);
+        return work.On(new BenchFacts(attachment, came, band, "own band", Owner.Client, new BenchSetup()) { Plan = work.Plan, Holed = band.Holed(new Head(Mm(44), Mm(3))) });
+    }
 
     /// <summary>The link beside the clasp on 12 looks fixed and is freed at the fold; the row of holes is on 6.</summary>
     public static BenchFacts Freed(Length endPiece)

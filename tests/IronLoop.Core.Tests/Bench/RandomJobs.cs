@@ -135,6 +135,27 @@ internal static class RandomJobs
             Lent = lent == 0 ? [new Lent("fitting pin", 2, "pin box"), new Lent("trial bar", 1, "bar case")] : [],
         });
 
+    /// <summary>Told by hand, of every kind of band and however it is held.</summary>
+    public static Gen<BenchFacts> ByHand { get; } =
+        from how in Gen.Select(Gen.Int[0, 4], Gen.Int[1, 4], Gen.Enum<HeldBy>(), Gen.Int[0, 2])
+        from places in Gen.Select(Gen.Int[0, 6], Gen.Int[0, 6])
+        from part in Gen.Select(Gen.Enum<WornPart>(), Gen.Int[0, 2], Gen.Bool)
+        select Hand(how.Item1, (OnTheWatch)how.Item2, how.Item3, ((Attachment[])[Attachment.SpringBarBlind, Attachment.SpringBarDrilled, Attachment.ScrewBar])[how.Item4], places, part);
+
+    private static BenchFacts Hand(int kind, OnTheWatch of, HeldBy held, Attachment attachment, (int From, int To) places, (WornPart What, int Side, bool IsLost) part)
+    {
+        Side? side = part.Side switch { 0 => Side.Twelve, 1 => Side.Six, _ => null };
+        return BenchJobs.ByHand(kind switch
+        {
+            0 => new HandWork.AtPlace(of, places.From, places.To),
+            // A strap has one joint with a part at its buckle.
+            1 => new HandWork.Part(part.What, part.What == WornPart.LugBar ? OnTheWatch.Soft : OnTheWatch.Bracelet, side, part.IsLost),
+            2 => new HandWork.OffAndOn(of),
+            3 => new HandWork.OwnBandOn(of, of == OnTheWatch.PulledThrough ? BandAttachment.PullThrough : places.From > 3 ? BandAttachment.QuickRelease : BandAttachment.LooseBar),
+            _ => new HandWork.ByCount(new Counted(places.From - 2, places.To - 2)),
+        }, held, attachment);
+    }
+
     public static Gen<BenchFacts> Others { get; } =
         from kind in Gen.Int[0, 5]
         from came in Gen.Select(Gen.Enum<OnTheWatch>(), Gen.Enum<HeldBy>(), Gen.Int[0, 5], Gen.Int[-1, 6])
@@ -193,7 +214,7 @@ internal static class RandomJobs
         };
     }
 
-    public static Gen<BenchFacts> Any { get; } = Gen.OneOf(Bracelets, Bracelets, ByCount, Others, Others);
+    public static Gen<BenchFacts> Any { get; } = Gen.OneOf(Bracelets, Bracelets, ByCount, ByHand, Others, Others);
 
     /// <summary>The plan of a job; null where its things do not give what is asked.</summary>
     public static BenchPlan? PlanOf(BenchFacts facts)

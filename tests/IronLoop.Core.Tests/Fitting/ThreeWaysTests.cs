@@ -93,7 +93,7 @@ public class ThreeWaysTests
     public void A_client_who_was_only_tried_on_has_a_target_and_a_wrist_to_draw()
     {
         var figures = Known.With(GaugedFigure.Wrist, null) with { TryOn = new TryOn(Amount: 13.01m, Loop: Mm(160)) };
-        figures.Missing(Request.TakeLinksOut).ShouldBeEmpty();
+        figures.WristIsKnown.ShouldBeTrue();
         figures.Target(Pivot).ShouldNotBeNull().Length.ShouldBe(Mm(154.49m));
         // N of 146.99 belongs to the 170 mm wrist of the reference table.
         var wrist = figures.WristToDraw(Pivot).ShouldNotBeNull();

@@ -8,27 +8,6 @@ namespace IronLoop.Core.Tests.Gauging;
 
 public class GaugeSheetTests
 {
-    [Fact]
-    public void A_strap_change_is_gauged_at_the_lugs_and_a_sizing_at_the_links()
-    {
-        GaugeSheet.Wanted(Request.ChangeStrap, Attachment.SpringBarDrilled).ShouldBe([
-            GaugedFigure.LugWidth, GaugedFigure.LugToLug, GaugedFigure.BarToBar, GaugedFigure.BarRise, GaugedFigure.CaseHeight,
-            GaugedFigure.BarGap, GaugedFigure.LugHole, GaugedFigure.Wrist]);
-        GaugeSheet.Wanted(Request.TakeLinksOut, Attachment.SpringBarDrilled).ShouldBe([
-            GaugedFigure.LugToLug, GaugedFigure.BarToBar, GaugedFigure.BarRise, GaugedFigure.BandWidth, GaugedFigure.BandThickness,
-            GaugedFigure.ClaspEnd, GaugedFigure.LinkPitch, GaugedFigure.Wrist]);
-    }
-
-    [Theory]
-    [InlineData(null, GaugedFigure.BarGap, false)]
-    [InlineData(Attachment.ScrewSlot, GaugedFigure.SlotHeight, true)]
-    [InlineData(Attachment.ScrewSlot, GaugedFigure.BarGap, false)]
-    [InlineData(Attachment.ScrewBar, GaugedFigure.OwnBar, true)]
-    [InlineData(Attachment.FixedBar, GaugedFigure.LugHole, false)]
-    [InlineData(Attachment.FixedBar, GaugedFigure.BarGap, true)]
-    public void What_hangs_on_the_attachment_is_asked_once_it_is_known(Attachment? attachment, GaugedFigure figure, bool wanted) =>
-        GaugeSheet.Wanted(Request.ChangeStrap, attachment).Contains(figure).ShouldBe(wanted);
-
     [Theory]
     [InlineData(GaugedFigure.LugWidth, 32, "32 mm is unusual for a lug width; usual is 8 to 26 mm.")]
     [InlineData(GaugedFigure.Wrist, 90, "90 mm is unusual for a wrist")]

@@ -14,36 +14,50 @@ public class ProgressTests
     private static readonly Figures Known = (Nothing with { Attachment = Attachment.SpringBarDrilled, Wear = WearPreference.Regular })
         .With(GaugedFigure.LugWidth, Mm(20)).With(GaugedFigure.LugToLug, Mm(48)).With(GaugedFigure.Wrist, Mm(170));
 
+    private static Progress At(
+        Figures figures, bool BandChosen = false, bool ClaspKept = false, bool PlanAgreed = false, int StepsDone = 0, int Steps = 0, bool Closed = false, bool Referred = false) =>
+        new(figures, BandChosen, ClaspKept, PlanAgreed, StepsDone, Steps, Closed, Referred, new HashSet<Station> { Station.Match, Station.Clasp, Station.Size }, []);
+
     [Fact]
-    public void A_new_job_goes_to_gauge_and_says_what_is_missing()
+    public void A_job_goes_to_gauge_and_says_what_is_missing()
     {
-        var progress = new Progress(Nothing, false, false, false, 0, 0, false);
+        var progress = At(Nothing) with { Missing = ["lug width"] };
         progress.Next.ShouldBe(Station.Gauge);
-        progress.Says(Station.Gauge).ShouldContain("lug width, attachment, lug-to-lug, wrist, wear preference");
+        progress.Says(Station.Gauge).ShouldBe("Still to gauge: lug width.");
     }
 
     [Fact]
     public void A_station_left_out_stays_the_next_even_when_later_ones_are_done()
     {
-        var progress = new Progress(Known, BandChosen: true, ClaspKept: false, PlanAgreed: true, StepsDone: 3, Steps: 3, Closed: false);
+        var progress = At(Known, BandChosen: true, ClaspKept: false, PlanAgreed: true, StepsDone: 3, Steps: 3);
         progress.Next.ShouldBe(Station.Clasp);
         progress.Done(Station.Bench).ShouldBeTrue();
     }
 
     [Fact]
+    public void A_station_that_is_not_used_is_passed_over()
+    {
+        var progress = At(Known, BandChosen: true) with { Uses = new HashSet<Station>() };
+        progress.Next.ShouldBe(Station.Bench);
+        progress.Says(Station.Bench).ShouldBe("Take it to the bench; its steps follow from what was asked.");
+        progress.Says(Station.Match).ShouldStartWith("A band is chosen");
+        (progress with { BandChosen = false }).Says(Station.Match).ShouldBe("What is asked needs no other band; one can be chosen all the same.");
+    }
+
+    [Fact]
     public void Work_at_the_bench_is_done_when_a_plan_is_agreed_and_all_its_steps_are()
     {
-        Progress At(bool agreed, int done, int of) => new(Known, BandChosen: true, ClaspKept: true, PlanAgreed: agreed, StepsDone: done, Steps: of, Closed: false);
-        At(true, 3, 3).Done(Station.Bench).ShouldBeTrue();
-        At(true, 2, 3).Done(Station.Bench).ShouldBeFalse();
-        At(false, 3, 3).Done(Station.Bench).ShouldBeFalse("what was opened to be gauged is not the work");
-        At(true, 0, 0).Done(Station.Bench).ShouldBeFalse("its steps are not known yet");
+        Progress On(bool agreed, int done, int of) => At(Known, BandChosen: true, ClaspKept: true, PlanAgreed: agreed, StepsDone: done, Steps: of);
+        On(true, 3, 3).Done(Station.Bench).ShouldBeTrue();
+        On(true, 2, 3).Done(Station.Bench).ShouldBeFalse();
+        On(false, 3, 3).Done(Station.Bench).ShouldBeFalse("what was opened to be gauged is not the work");
+        On(true, 0, 0).Done(Station.Bench).ShouldBeFalse("its steps are not known yet");
     }
 
     [Fact]
     public void A_referred_job_says_at_every_station_of_work_that_it_is_held_and_is_open_to_what_is_found()
     {
-        var held = new Progress(Known, BandChosen: true, ClaspKept: true, PlanAgreed: true, StepsDone: 3, Steps: 13, Closed: false, Referred: true);
+        var held = At(Known, BandChosen: true, ClaspKept: true, PlanAgreed: true, StepsDone: 3, Steps: 13, Closed: false, Referred: true);
         foreach (var station in (Station[])[Station.Match, Station.Clasp, Station.Size, Station.Bench, Station.HandOver])
             held.Says(station).ShouldStartWith("On hold", customMessage: station.ToString());
         held.Says(Station.Gauge).ShouldNotStartWith("On hold");
@@ -79,18 +93,10 @@ public class ProgressTests
     public void A_questioned_figure_holds_the_station_open_until_it_is_looked_at_again()
     {
         var wide = Known.With(GaugedFigure.LugWidth, Mm(32));
-        var progress = new Progress(wide, false, false, false, 0, 0, false);
+        var progress = At(wide);
         progress.Done(Station.Gauge).ShouldBeFalse();
         progress.Says(Station.Gauge).ShouldBe("Look again at lug width.");
         (progress with { Figures = wide with { Stands = new HashSet<GaugedFigure> { GaugedFigure.LugWidth } } }).Done(Station.Gauge).ShouldBeTrue();
-    }
-
-    [Fact]
-    public void An_owner_s_own_bracelet_needs_no_lug_width()
-    {
-        var figures = Known.With(GaugedFigure.LugWidth, null);
-        figures.Missing(Request.TakeLinksOut).ShouldBeEmpty();
-        figures.Missing(Request.ChangeStrap).ShouldBe(["lug width"]);
     }
 
     private static Length Mm(decimal millimetres) => Length.FromMillimetres(millimetres);
@@ -98,7 +104,7 @@ public class ProgressTests
     [Fact]
     public void What_lies_open_says_what_it_waits_for()
     {
-        var opened = new Progress(Known, BandChosen: true, ClaspKept: true, PlanAgreed: false, StepsDone: 0, Steps: 4, Closed: false) { ToGauge = true, Opened = 4, TrayKept = true };
+        var opened = At(Known, BandChosen: true, ClaspKept: true, PlanAgreed: false, StepsDone: 0, Steps: 4, Closed: false) with { ToGauge = true, Opened = 4, TrayKept = true };
         (opened with { Opened = 3 }).Says(Station.Bench).ShouldBe("Open it and gauge it; the rest is agreed after that.");
         (opened with { Steps = 0, Opened = 0 }).Says(Station.Bench).ShouldStartWith("Agree a plan at Size first.");
         (opened with { Steps = 1, Opened = 1 }).Says(Station.Bench).ShouldStartWith("It lies open");

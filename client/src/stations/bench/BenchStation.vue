@@ -2,6 +2,7 @@
 import { useEventListener, useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useBench, type BenchSheet } from '../../api/bench'
+import { useAgree } from '../../api/job'
 import { wholeOf } from '../../api/refused'
 import { useTools } from '../../api/tools'
 import { useJobHere } from '../../job/here'
@@ -23,6 +24,9 @@ import RefusedLine from '../../controls/RefusedLine.vue'
 
 const { id, job, marked } = useJobHere()
 const bench = useBench(id)
+const agree = useAgree(id)
+/** What is sized is looked over at Size first. */
+const sized = computed(() => job.value.stations.some((s) => s.station === 'size' && s.used))
 const { add } = useTools()
 const sheet = computed(() => bench.sheet.data.value)
 const open = computed(() => job.value.may.setUpBench.ok)
@@ -94,6 +98,12 @@ onMounted(() => {
 </script>
 
 <template>
+  <template v-if="sheet && !job.planAgreed && job.may.agree.ok && !sized">
+    <v-btn color="primary" class="begin" :loading="agree.isPending.value" autofocus @click="agree.mutate()"
+      >Take it to the bench</v-btn
+    >
+    <RefusedLine :of="wholeOf(agree.error.value)" />
+  </template>
   <template v-if="sheet && (job.planAgreed || sheet.toGauge)">
     <PartTabs :parts="parts" label="The bench" :open="part" @open="part = $event" />
     <template v-if="part === 'step'">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tenths } from '../../api/tenths'
 import { computed, reactive, ref } from 'vue'
 import { useBench, type Closes, type EaseFelt, type Tried } from '../../api/bench'
 import { saidOf, wholeOf } from '../../api/refused'
@@ -136,8 +137,8 @@ async function judge(take: boolean) {
     <template v-if="tried">
       <p class="says" data-testid="tried">{{ tried.says }}</p>
       <p class="quiet">
-        The loop comes to <span class="figure">{{ tried.lengthMm.toFixed(1) }}</span> of
-        <span class="figure">{{ tried.wantedMm.toFixed(1) }} mm</span> wanted.
+        The loop comes to <span class="figure">{{ tenths(tried.lengthMm) }}</span> of
+        <span class="figure">{{ tenths(tried.wantedMm) }} mm</span> wanted.
         {{ tried.seenSays }}
       </p>
       <v-btn color="primary" @click="judge(true)">{{

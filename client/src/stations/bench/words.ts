@@ -29,6 +29,7 @@ export const rows: Record<BenchStep['row'], string> = {
   putAway: 'Put away',
   tray: 'Tray',
   before: 'Before',
+  asTold: 'As told',
 }
 
 export const groups: Record<JointGroup, string> = {

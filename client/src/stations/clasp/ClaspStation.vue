@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tenths } from '../../api/tenths'
 import { computed, reactive, ref, watch } from 'vue'
 import {
   useClasp,
@@ -150,7 +151,7 @@ const showAll = ref(false)
         </div>
         <p v-if="sheet.present.effect?.betweenSizes" class="between">
           Between sizes: nothing it makes near
-          <span class="figure">{{ sheet.targetMm?.toFixed(1) }} mm</span> can be worn.
+          <span class="figure">{{ tenths(sheet.targetMm) }} mm</span> can be worn.
         </p>
         <p v-for="r in sheet.present.rules.filter((r) => r.verdict !== 'fits')" :key="r.rule" class="quiet">
           {{ r.says }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tenths } from '../../api/tenths'
 import { computed } from 'vue'
 import type { ClaspEffect, ClaspSheet } from '../../api/clasp'
 import LengthsAxis from '../../drawing/LengthsAxis.vue'
@@ -12,13 +13,13 @@ const window = computed(() => props.sheet.windowMm ?? 0)
 const offCentre = (e: ClaspEffect) =>
   Math.abs(e.offCentreMm) < 0.05
     ? 'centred'
-    : `${Math.abs(e.offCentreMm).toFixed(1)} mm to ${e.offCentreMm > 0 ? '6' : '12'}`
+    : `${tenths(Math.abs(e.offCentreMm))} mm to ${e.offCentreMm > 0 ? '6' : '12'}`
 </script>
 
 <template>
   <div v-if="rows.length > 0 && sheet.targetMm !== null" class="chart">
     <p class="lead">
-      Every length each clasp can make near the <span class="figure">{{ target.toFixed(1) }} mm</span> wanted;
+      Every length each clasp can make near the <span class="figure">{{ tenths(target) }} mm</span> wanted;
       shaded is what can be worn.
     </p>
     <div v-for="row in rows" :key="row.key" class="row" :class="{ chosen: row.chosen }" :data-row="row.key">
@@ -32,16 +33,16 @@ const offCentre = (e: ClaspEffect) =>
         :target="target"
         :window="window"
         :best="row.effect.lengthMm"
-        :label="`${row.name}: best ${row.effect.lengthMm.toFixed(1)} mm`"
+        :label="`${row.name}: best ${tenths(row.effect.lengthMm)} mm`"
       />
       <div class="facts figure">
-        <span>{{ row.effect.lengthMm.toFixed(1) }} mm</span>
+        <span>{{ tenths(row.effect.lengthMm) }} mm</span>
         <span>{{ offCentre(row.effect) }}</span>
         <span v-if="row.effect.adjusts"
-          >−{{ row.effect.tighterMm.toFixed(1) }} / +{{ row.effect.looserMm.toFixed(1) }} mm</span
+          >−{{ tenths(row.effect.tighterMm) }} / +{{ tenths(row.effect.looserMm) }} mm</span
         >
         <span v-else>no adjust</span>
-        <span>gap {{ row.effect.largestGapMm?.toFixed(1) ?? '–' }} mm</span>
+        <span>gap {{ tenths(row.effect.largestGapMm) ?? '–' }} mm</span>
       </div>
     </div>
     <div class="axis"><LengthsAxis :target="target" /></div>

@@ -5,6 +5,7 @@ import type { Attachment } from '../../api/shop'
 import { useJobHere } from '../../job/here'
 import PartTabs from '../../controls/PartTabs.vue'
 import BraceletPart from './BraceletPart.vue'
+import ByHandPart from './ByHandPart.vue'
 import FigureLines from '../FigureLines.vue'
 import WristPart from './WristPart.vue'
 import { attachments, caseShapes } from './choices'
@@ -27,6 +28,13 @@ const parts = computed(() =>
       { part: 'wrist', title: 'Wrist' },
     ] as const
   ).filter((p) => p.part !== 'bracelet' || sheet.value?.braceletWanted),
+)
+
+/** What can be told by a count, a place or a part. */
+const byHand = computed(() =>
+  ['takeLinksOut', 'putLinksIn', 'refit', 'positionOnly', 'replacePart', 'putOwnBandOn'].includes(
+    job.value.request,
+  ),
 )
 
 /** Figures asked for though this job does not need them. */
@@ -81,6 +89,7 @@ function choose(field: 'attachment' | 'caseShape' | 'family', value: string) {
 <template>
   <div v-if="sheet" ref="root" class="gauge">
     <PartTabs :parts="parts" label="What is gauged" :open="part" @open="open" />
+    <ByHandPart v-if="byHand && part === 'watch'" />
     <div v-if="part === 'watch'" class="choices">
       <v-select
         :model-value="sheet.attachment"

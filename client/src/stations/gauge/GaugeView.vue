@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tenths } from '../../api/tenths'
 import { computed } from 'vue'
 import { useGauge } from '../../api/gauge'
 import { useJobHere } from '../../job/here'
@@ -20,9 +21,9 @@ const line = computed(() => gauge.sheet.data.value?.lines.find((l) => l.figure =
     <div class="loop">
       <LoopView :rulers="false" :small="line !== undefined" />
       <p v-if="loop?.figures" class="need">
-        Needs <span class="figure">{{ loop.figures.neededMm.toFixed(1) }} mm</span> at no ease, give or take
-        <span class="figure">{{ loop.figures.sigmaMm.toFixed(1) }} mm</span>; aim
-        <span class="figure">{{ loop.figures.targetMm.toFixed(1) }} mm</span>.
+        Needs <span class="figure">{{ tenths(loop.figures.neededMm) }} mm</span> at no ease, give or take
+        <span class="figure">{{ tenths(loop.figures.sigmaMm) }} mm</span>; aim
+        <span class="figure">{{ tenths(loop.figures.targetMm) }} mm</span>.
       </p>
     </div>
   </div>

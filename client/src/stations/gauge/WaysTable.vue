@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tenths } from '../../api/tenths'
 import type { Ways } from '../../api/gauge'
 
 defineProps<{ ways: Ways | null }>()
@@ -14,14 +15,14 @@ const names = { measured: 'By tape and head', tryOn: 'By try-on', copy: 'By copi
       <tbody>
         <tr v-for="w in ways.ways" :key="w.way" :class="{ odd: w.disagrees }">
           <th scope="row">{{ names[w.way] }}</th>
-          <td class="figure">{{ w.neededMm.toFixed(1) }} mm</td>
-          <td class="figure quiet">± {{ w.sigmaMm.toFixed(1) }} mm</td>
+          <td class="figure">{{ tenths(w.neededMm) }} mm</td>
+          <td class="figure quiet">± {{ tenths(w.sigmaMm) }} mm</td>
           <td>{{ w.disagrees ? 'disagrees' : '' }}</td>
         </tr>
         <tr v-if="ways.ways.length > 1" class="together">
           <th scope="row">Together</th>
-          <td class="figure" data-testid="together">{{ ways.neededMm.toFixed(1) }} mm</td>
-          <td class="figure quiet">± {{ ways.sigmaMm.toFixed(1) }} mm</td>
+          <td class="figure" data-testid="together">{{ tenths(ways.neededMm) }} mm</td>
+          <td class="figure quiet">± {{ tenths(ways.sigmaMm) }} mm</td>
           <td />
         </tr>
       </tbody>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import ByField from '../../controls/ByField.vue'
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, nextTick, reactive, ref, useTemplateRef, watch } from 'vue'
 import { useHandOver, useHandOverSheet } from '../../api/job'
 import { saidOf, wholeOf } from '../../api/refused'
 import PartTabs from '../../controls/PartTabs.vue'
@@ -38,6 +38,13 @@ watch(
   { immediate: true },
 )
 const refusal = computed(() => wholeOf(handOver.error.value))
+/** Where one press closes it, that press is under the finger. */
+const asListed = useTemplateRef<{ $el: HTMLElement }>('asListed')
+watch(
+  () => sheet.value?.asListed,
+  (now) => now && void nextTick(() => asListed.value?.$el.focus()),
+  { immediate: true },
+)
 const unsettled = computed(() => bench.data.value?.notes.filter((n) => n.open) ?? [])
 // What was refused for want of an answer is no longer said once it is given.
 watch(
@@ -45,12 +52,13 @@ watch(
   () => handOver.reset(),
 )
 
-function close() {
+/** @param asListed Whether the list that is shown was counted in one look: every joint was checked at the bench. */
+function close(asListed = false) {
   handOver.mutate({
     counted: (sheet.value?.bag ?? []).map((line) => ({
       key: line.key,
       what: line.what,
-      count: Math.trunc(Number(counts[line.key] ?? 0)) || 0,
+      count: asListed ? line.count : Math.trunc(Number(counts[line.key] ?? 0)) || 0,
     })),
     by: form.by,
     note: form.note,
@@ -69,6 +77,20 @@ function close() {
     <template v-if="part === 'done'">
       <p data-testid="done">{{ sheet.done }}</p>
       <p>{{ sheet.figures }}</p>
+      <div v-if="sheet.asListed" class="listed">
+        <p>
+          Every joint that was worked was checked at the bench.
+          {{
+            sheet.bag.length === 0
+              ? 'The bag stays empty.'
+              : `In the bag: ${sheet.bag.map((l) => `${l.count} ${l.what}`).join(', ')}.`
+          }}
+        </p>
+        <v-btn ref="asListed" color="primary" :loading="handOver.isPending.value" @click="close(true)"
+          >As listed, collected: close the job</v-btn
+        >
+        <RefusedLine :of="refusal" />
+      </div>
       <template v-if="sheet.advice.length > 0">
         <h2>What the owner is told</h2>
         <ul>
@@ -87,7 +109,7 @@ function close() {
 
     <template v-else-if="part === 'back'">
       <NotesPart :job-id="job.id" :notes="unsettled" :open="job.may.note.ok" title="Not settled yet" />
-      <form @submit.prevent="close">
+      <form @submit.prevent="close()">
         <h2>The owner’s bag</h2>
         <p v-if="sheet.bag.length === 0">Nothing came out; the bag stays empty.</p>
         <table v-else>
@@ -178,6 +200,11 @@ function close() {
 </template>
 
 <style scoped>
+.listed {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+}
 ul {
   margin: 0;
   padding-left: 18px;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tenths } from '../../api/tenths'
 import { ref } from 'vue'
 import type { Match, PullThroughWay } from '../../api/match'
 import ReachRuler from './ReachRuler.vue'
@@ -80,7 +81,7 @@ function take(now: PullThroughWay) {
           <td>
             <span class="figure">+{{ w.raiseMm }} mm</span> high<template v-if="w.hole !== null"
               >, hole <span class="figure">{{ w.hole + 1 }}</span>, loop
-              <span class="figure">{{ w.lengthMm?.toFixed(1) }} mm</span></template
+              <span class="figure">{{ tenths(w.lengthMm) }} mm</span></template
             >
             <span class="feels quiet">{{ w.feels }}</span>
           </td>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tenths } from '../../api/tenths'
 import { computed } from 'vue'
 import type { Match } from '../../api/match'
 
@@ -34,7 +35,7 @@ const scale = computed(() => {
     </svg>
     <span class="words"
       ><span class="figure">{{ reach.shortestMm.toFixed(0) }}–{{ reach.longestMm.toFixed(0) }} mm</span
-      ><span class="quiet">, wanted </span><span class="figure">{{ reach.targetMm.toFixed(1) }}</span></span
+      ><span class="quiet">, wanted </span><span class="figure">{{ tenths(reach.targetMm) }}</span></span
     >
   </span>
 </template>

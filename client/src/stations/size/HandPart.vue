@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tenths } from '../../api/tenths'
 import { computed, ref } from 'vue'
 import { useClasp, type ClaspCandidate } from '../../api/clasp'
 import type { Job, LoopSheet, LooseLink, Side } from '../../api/shop'
@@ -62,7 +63,7 @@ const others = computed(() =>
     .slice(0, 5),
 )
 const off = (mm: number) =>
-  Math.abs(mm) < 0.05 ? 'centred' : `${Math.abs(mm).toFixed(1)} mm to ${mm > 0 ? '6' : '12'}`
+  Math.abs(mm) < 0.05 ? 'centred' : `${tenths(Math.abs(mm))} mm to ${mm > 0 ? '6' : '12'}`
 </script>
 
 <template>
@@ -161,8 +162,8 @@ const off = (mm: number) =>
       <div>
         <p>{{ c.name }}, {{ c.article }}<strong v-if="c.cures">, cures it</strong></p>
         <p v-if="c.effect" class="figure facts">
-          <span>{{ c.effect.lengthMm.toFixed(1) }} mm</span><span>{{ off(c.effect.offCentreMm) }}</span
-          ><span>−{{ c.effect.tighterMm.toFixed(1) }} / +{{ c.effect.looserMm.toFixed(1) }} mm</span>
+          <span>{{ tenths(c.effect.lengthMm) }} mm</span><span>{{ off(c.effect.offCentreMm) }}</span
+          ><span>−{{ tenths(c.effect.tighterMm) }} / +{{ tenths(c.effect.looserMm) }} mm</span>
         </p>
       </div>
       <v-btn v-if="c.chosen" variant="outlined" @click="act(keep(''))">Its own again</v-btn>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { tenths } from '../../api/tenths'
 import type { Alternative, LoopSheet } from '../../api/shop'
 
 defineProps<{ loop: LoopSheet; open: boolean }>()
 const emit = defineEmits<{ take: [plan: Alternative]; planner: [] }>()
 const off = (mm: number) =>
-  Math.abs(mm) < 0.05 ? 'centred' : `${Math.abs(mm).toFixed(1)} mm to ${mm > 0 ? '6' : '12'}`
+  Math.abs(mm) < 0.05 ? 'centred' : `${tenths(Math.abs(mm))} mm to ${mm > 0 ? '6' : '12'}`
 </script>
 
 <template>
@@ -16,8 +17,8 @@ const off = (mm: number) =>
       <p class="trades">{{ plan.trades }}</p>
       <p>{{ plan.does }}</p>
       <p class="figure facts">
-        <span>{{ plan.lengthMm.toFixed(1) }} mm</span><span>{{ off(plan.offCentreMm) }}</span
-        ><span>−{{ plan.tighterMm.toFixed(1) }} / +{{ plan.looserMm.toFixed(1) }} mm</span
+        <span>{{ tenths(plan.lengthMm) }} mm</span><span>{{ off(plan.offCentreMm) }}</span
+        ><span>−{{ tenths(plan.tighterMm) }} / +{{ tenths(plan.looserMm) }} mm</span
         ><span>{{ plan.linksMoved }} moved</span>
       </p>
       <v-btn v-if="open" variant="outlined" @click="emit('take', plan)">Try this one</v-btn>

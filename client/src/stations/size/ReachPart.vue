@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tenths } from '../../api/tenths'
 import { computed } from 'vue'
 import type { LoopSheet } from '../../api/shop'
 import LengthsAxis from '../../drawing/LengthsAxis.vue'
@@ -13,7 +14,7 @@ const days = computed(() => props.loop.days)
   <template v-if="reach && loop.figures">
     <p>
       Every length it can make near the
-      <span class="figure">{{ reach.targetMm.toFixed(1) }} mm</span> wanted<template
+      <span class="figure">{{ tenths(reach.targetMm) }} mm</span> wanted<template
         v-if="reach.offItsPlace.length > 0"
         >; short ticks are made only with the clasp further off than is wanted</template
       >. Shaded is what can be worn.
@@ -25,24 +26,24 @@ const days = computed(() => props.loop.days)
         :target="reach.targetMm"
         :window="reach.windowMm"
         :best="loop.figures.lengthMm"
-        :label="`What it can make; the loop is ${loop.figures.lengthMm.toFixed(1)} mm`"
+        :label="`What it can make; the loop is ${tenths(loop.figures.lengthMm)} mm`"
       />
       <LengthsAxis :target="reach.targetMm" />
     </div>
     <p v-if="reach.belowMm !== null || reach.aboveMm !== null" class="stuck">
       {{ reach.offItsPlace.length > 0 ? 'With the clasp in its place it is stuck' : 'Stuck' }} between sizes:
       <template v-if="reach.belowMm !== null"
-        ><span class="figure">{{ reach.belowMm.toFixed(1) }} mm</span> below</template
+        ><span class="figure">{{ tenths(reach.belowMm) }} mm</span> below</template
       ><template v-if="reach.belowMm !== null && reach.aboveMm !== null">, </template
       ><template v-if="reach.aboveMm !== null"
-        ><span class="figure">{{ reach.aboveMm.toFixed(1) }} mm</span> above</template
+        ><span class="figure">{{ tenths(reach.aboveMm) }} mm</span> above</template
       >.
     </p>
     <dl>
       <dt>{{ reach.offItsPlace.length > 0 ? 'Clasp in its place' : 'Shortest to longest' }}</dt>
-      <dd class="figure">{{ reach.shortestMm?.toFixed(1) }} to {{ reach.longestMm?.toFixed(1) }} mm</dd>
+      <dd class="figure">{{ tenths(reach.shortestMm) }} to {{ tenths(reach.longestMm) }} mm</dd>
       <dt>Largest gap</dt>
-      <dd class="figure">{{ reach.largestGapMm?.toFixed(1) }} mm</dd>
+      <dd class="figure">{{ tenths(reach.largestGapMm) }} mm</dd>
       <dt>Wrists it can serve</dt>
       <dd class="figure">
         {{ reach.smallestWristMm === null ? 'under 120' : reach.smallestWristMm.toFixed(0) }} to
@@ -58,11 +59,11 @@ const days = computed(() => props.loop.days)
         :target="days.hot.wantedMm"
         :window="reach.windowMm"
         :best="days.hot.lengthMm"
-        :label="`A hot day wants ${days.hot.wantedMm.toFixed(1)} mm`"
+        :label="`A hot day wants ${tenths(days.hot.wantedMm)} mm`"
       />
       <p class="quiet">
-        A hot day wants <span class="figure">{{ days.hot.wantedMm.toFixed(1) }} mm</span>, a cold one
-        <span class="figure">{{ days.cold.wantedMm.toFixed(1) }} mm</span>.
+        A hot day wants <span class="figure">{{ tenths(days.hot.wantedMm) }} mm</span>, a cold one
+        <span class="figure">{{ tenths(days.cold.wantedMm) }} mm</span>.
       </p>
       <LengthsLine
         :lengths="reach.lengths"
@@ -70,7 +71,7 @@ const days = computed(() => props.loop.days)
         :target="days.cold.wantedMm"
         :window="reach.windowMm"
         :best="days.cold.lengthMm"
-        :label="`A cold day wants ${days.cold.wantedMm.toFixed(1)} mm`"
+        :label="`A cold day wants ${tenths(days.cold.wantedMm)} mm`"
       />
     </section>
   </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tenths } from '../../api/tenths'
 import { ref } from 'vue'
 import type { Job } from '../../api/shop'
 import { useSize, type OddLink, type School } from '../../api/size'
@@ -42,8 +43,8 @@ async function choose(change: Partial<School>) {
         />
         <span>
           <strong>{{ w.way ? wayNames[w.way] : 'All that is known, together' }}</strong>
-          wants <span class="figure">{{ w.wantedMm.toFixed(1) }} ± {{ w.sigmaMm.toFixed(1) }} mm</span>; right
-          the first time <span class="figure">{{ w.chancePercent }} %</span>
+          wants <span class="figure">{{ tenths(w.wantedMm) }} ± {{ tenths(w.sigmaMm) }} mm</span>; right the
+          first time <span class="figure">{{ w.chancePercent }} %</span>
           <span class="quiet does">{{ w.does }}</span>
         </span>
       </label>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tenths } from '../../api/tenths'
 import { useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -142,8 +143,8 @@ function take() {
         :aria-current="t === trail[trail.length - 1]"
         @click="goBackTo(t)"
       >
-        <span class="figure">{{ t.lengthMm.toFixed(1) }}</span><span class="quiet">
-          {{ t.planned ? 'planner' : `${t.troubleMm.toFixed(1)} amiss`
+        <span class="figure">{{ tenths(t.lengthMm) }}</span><span class="quiet">
+          {{ t.planned ? 'planner' : `${tenths(t.troubleMm)} amiss`
           }}{{ t.words ? `, ${t.words}` : '' }}</span
         >
       </button>
@@ -161,9 +162,9 @@ function take() {
     </template>
     <dl v-if="part === 'plan'">
       <dt>Loop</dt>
-      <dd class="figure" data-testid="length">{{ loop.figures.lengthMm.toFixed(1) }} mm</dd>
+      <dd class="figure" data-testid="length">{{ tenths(loop.figures.lengthMm) }} mm</dd>
       <dt>Wanted</dt>
-      <dd class="figure">{{ loop.figures.targetMm.toFixed(1) }} mm</dd>
+      <dd class="figure">{{ tenths(loop.figures.targetMm) }} mm</dd>
       <template v-if="clasp">
         <dt>Links moved</dt>
         <dd>
@@ -176,7 +177,7 @@ function take() {
       <dt>Right the first time</dt>
       <dd>
         <span class="figure">{{ loop.figures.chancePercent }} %</span>
-        <span class="quiet">, need known to ± {{ loop.figures.sigmaMm.toFixed(1) }} mm</span>
+        <span class="quiet">, need known to ± {{ tenths(loop.figures.sigmaMm) }} mm</span>
       </dd>
     </dl>
     <p v-if="part === 'plan' && loop.lean?.toward" data-testid="lean">{{ loop.lean.says }}</p>

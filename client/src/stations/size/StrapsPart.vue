@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tenths } from '../../api/tenths'
 import type { Job } from '../../api/shop'
 import { useSize } from '../../api/size'
 import VerdictRing from '../VerdictRing.vue'
@@ -19,11 +20,11 @@ const straps = useSize(() => props.job.id).straps().data
           <span class="figure">{{ s.bucklePieceMm }} / {{ s.tailMm }} mm</span>
         </p>
         <p class="quiet">
-          Middle hole <span class="figure">{{ s.missMm.toFixed(1) }} mm</span> from what is wanted; closed in
+          Middle hole <span class="figure">{{ tenths(s.missMm) }} mm</span> from what is wanted; closed in
           hole <span class="figure">{{ s.hole }}</span> of {{ s.holes }}:
           <span class="figure">{{ s.holesTighter }}</span> left to tighten,
           <span class="figure">{{ s.holesLooser }}</span> to loosen; the tail passes the buckle by
-          <span class="figure">{{ s.pastBuckleMm.toFixed(1) }} mm</span
+          <span class="figure">{{ tenths(s.pastBuckleMm) }} mm</span
           >{{ s.keepersHold ? '' : ', too little for both keepers' }}.
         </p>
       </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tenths } from '../../api/tenths'
 import { ref } from 'vue'
 import type { Job } from '../../api/shop'
 import { useSize, type PullThroughWay } from '../../api/size'
@@ -30,11 +31,11 @@ async function wear(way: PullThroughWay) {
         <template v-if="!w.canBeWorn">No hole can be worn.</template>
       </p>
       <p>
-        Head raised by <span class="figure">{{ w.raiseMm.toFixed(1) }} mm</span
+        Head raised by <span class="figure">{{ tenths(w.raiseMm) }} mm</span
         ><template v-if="w.headHeightMm !== null"
-          >, its top <span class="figure">{{ w.headHeightMm.toFixed(1) }} mm</span> above the wrist</template
-        >; <span class="figure">{{ w.lengthMm.toFixed(1) }}</span> of
-        <span class="figure">{{ w.targetMm.toFixed(1) }} mm</span> wanted.
+          >, its top <span class="figure">{{ tenths(w.headHeightMm) }} mm</span> above the wrist</template
+        >; <span class="figure">{{ tenths(w.lengthMm) }}</span> of
+        <span class="figure">{{ tenths(w.targetMm) }} mm</span> wanted.
       </p>
       <p class="quiet">{{ w.feels }}.</p>
       <strong v-if="w.chosen">Worn this way</strong>

@@ -89,6 +89,19 @@ public sealed record TryOn(
     };
 }
 
+/// <summary>How the length of a loop that feels right is known. Stored and sent by name.</summary>
+public enum LoopBy
+{
+    /// <summary>It was measured here.</summary>
+    Measured,
+
+    /// <summary>The old strap, from its lug ends to the buckle's bar and to the worn hole.</summary>
+    OldStrap,
+
+    /// <summary>A measure that the owner sent.</summary>
+    Sent,
+}
+
 /// <summary>Another loop that feels right on the same wrist (fit model, section 2). Null where nothing was entered yet.</summary>
 /// <param name="Loop">Its length from head pivot round to head pivot.</param>
 /// <param name="BarToBar">Bar-to-bar of the head it is on.</param>
@@ -96,7 +109,14 @@ public sealed record TryOn(
 /// <param name="Thickness">Its thickness; that of the band to be fitted when null.</param>
 public sealed record CopiedLoop(Length? Loop = null, Length? BarToBar = null, Length? BarRise = null, Length? Thickness = null)
 {
-    private const double Sigma = 1.2;
+    /// <summary>How its length is known.</summary>
+    public LoopBy By { get; init; }
+
+    // House rule; a measure that was sent was taken by somebody else's hand.
+    private double Sigma => By == LoopBy.Sent ? 3 : 1.2;
+
+    /// <summary>Its length, where it was on this head and is of this thickness: then it is what is wanted here, with no wrist to reckon with.</summary>
+    public Length? Alike => BarToBar is null && BarRise is null && Thickness is null ? Loop : null;
 
     /// <summary>The needed length here: the other loop's length, moved from its head and band to these, less the aim.</summary>
     /// <returns>Null while a figure is missing, or when the model does not hold for one of the two.</returns>

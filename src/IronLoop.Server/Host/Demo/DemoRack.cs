@@ -42,7 +42,7 @@ internal static class DemoRack
         day.Refers(stuck, OutsideCraft.ScrewStuck);
 
         // Waits for a clasp that is not in stock.
-        var waits = day.TakeIn("Nessa Brune", "dive store", "Pellmarsh salvage", Request.SomethingElse, "It has to go over the sleeve of my suit.", 3, 9, "TB");
+        var waits = day.TakeIn("Nessa Brune", "dive store", "Pellmarsh salvage", Request.ReplaceClasp, "It has to go over the sleeve of my suit.", 3, 9, "TB");
         day.Gauge(waits, Figures("22", Attachment.SpringBarDrilled, "51.2", "170", WearPreference.Regular, "47.0", "4.1")
             .With(GaugedFigure.ClaspEnd, Length.FromMillimetres(18)).With(GaugedFigure.EndBore, Length.FromMillimetres(1.9m)));
         day.Choose(waits, "SK-2231");

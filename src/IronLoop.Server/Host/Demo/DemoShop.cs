@@ -60,7 +60,7 @@ internal static class DemoShop
         day.KeepClasp(size);
 
         // A bracelet with no length between tight and loose.
-        var between = day.TakeIn("Ketil Orrel", "boat shed", "Pellmarsh chronograph", Request.TakeLinksOut, "Never right: tight in the morning or it turns over.", 5, -1, "TB");
+        var between = day.TakeIn("Ketil Orrel", "boat shed", "Pellmarsh chronograph", Request.ReplaceClasp, "Never right: tight in the morning or it turns over.", 5, -1, "TB");
         day.Gauge(between, Figures("22", Attachment.SpringBarDrilled, "51.0", "174", WearPreference.Snug, "46.8", "4.0")
             .With(GaugedFigure.ClaspEnd, Length.FromMillimetres(18)).With(GaugedFigure.EndBore, Length.FromMillimetres(1.65m)));
         day.ChooseOwn(between, DemoBands.BetweenSizes);
@@ -100,7 +100,7 @@ internal static class DemoShop
             Figures("21.4", Attachment.SpringBarDrilled, null, null, null, null, null));
         var stopped = day.TakeIn("Corrin Thale", "bell buoy house", "Ostwick alarm", Request.Refit, "It stopped after I swam with it.", 2, 4, "MK");
         day.Refers(stopped, OutsideCraft.WaterInside, OutsideCraft.Stopped);
-        var sensitive = day.TakeIn("Elspet Ramm", "manse", "Tarn & Sedge pendant, on a bar", Request.SomethingElse, "Can this be worn on the wrist at all? Nickel makes her skin red.", 0, 8, "TB");
+        var sensitive = day.TakeIn("Elspet Ramm", "manse", "Tarn & Sedge pendant, on a bar", Request.ChangeStrap, "Can this be worn on the wrist at all? Nickel makes her skin red.", 0, 8, "TB");
         Gaugings.Wish(work, sensitive, new Wishes(NickelSensitive: true));
 
         // A client's wrist over the seasons: wider in summer.

@@ -8,7 +8,7 @@ namespace IronLoop.Server.Shop.Rack;
 
 /// <summary>How far a job has come, as its tag tells it.</summary>
 /// <param name="Next">The station it is at.</param>
-/// <param name="StationsDone">How many are done.</param>
+/// <param name="StationsDone">How many of those that it passes are done.</param>
 /// <param name="IsUntouched">Whether nobody has begun at the bench.</param>
 /// <param name="TrayKept">Whether what was taken off lies in its tray.</param>
 internal sealed record HowFar(Station Next, int StationsDone, bool IsUntouched, bool TrayKept);
@@ -65,5 +65,5 @@ internal sealed class RackTags(ShopFile shop)
     private HowFar? Kept(JobTag tag) => _kept.Find(tag.Id, "", tag.Version);
 
     private static HowFar HowFarIs(Progress progress) =>
-        new(progress.Next, Enum.GetValues<Station>().Count(progress.Done), progress.StepsDone == 0, progress.TrayKept);
+        new(progress.Next, Enum.GetValues<Station>().Count(s => progress.IsUsed(s) && progress.Done(s)), progress.StepsDone == 0, progress.TrayKept);
 }

@@ -105,7 +105,7 @@ internal static partial class BenchEndpoints
     {
         using var work = shop.Begin();
         var file = TheJob.For(work, id, JobAct.OpenToGauge);
-        var may = BenchFactsOf.Of(file) is { } facts ? OpenedToGauge.Groups(facts) : [];
+        var may = OpenedToGauge.Groups(BenchFactsOf.Of(file));
         var refusals = new Refusals();
         foreach (var group in open.Groups.Distinct().Except(may))
             refusals.Add("$.groups", $"groups has {group}; on this watch {(may.Count == 0 ? "nothing can be opened yet" : $"can be opened {string.Join(", ", may)}")}.");

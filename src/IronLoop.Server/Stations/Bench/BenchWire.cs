@@ -104,8 +104,9 @@ internal sealed record ToGaugeWire(IReadOnlyList<JointGroup> Groups, IReadOnlyLi
     public static ToGaugeWire? Of(ShopWork work, JobSnapshot file)
     {
         var isAgreed = file.Plan?.AgreedAt is not null;
-        if (isAgreed && !file.Bench.IsOpened || file.Job.ClosedAt is not null || BenchFactsOf.Of(file) is not { } facts)
+        if (isAgreed && !file.Bench.IsOpened || file.Job.ClosedAt is not null)
             return null;
+        var facts = BenchFactsOf.Of(file);
         var chosen = file.Account.ToGauge.Order().ToList();
         var isOpen = file.Bench is { IsOpened: true, Now: { } now, Plan: { } plan } && plan.OpenFirst.All(id => now.Stand.Joint(id) is not { Closed: true });
         var groups = OpenedToGauge.Groups(facts);

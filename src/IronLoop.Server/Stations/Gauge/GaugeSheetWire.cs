@@ -45,7 +45,8 @@ internal sealed record GaugeSheetWire(
     public static GaugeSheetWire Read(ShopWork work, JobSnapshot file)
     {
         var (job, figures) = (file.Job, file.Figures);
-        var wanted = GaugeSheet.Wanted(job.Request, figures.Attachment);
+        var needs = Asking.NeedsOf(file);
+        var wanted = needs.Figures(figures.Attachment);
         var readings = Gaugings.ReadingsOf(work, job.Id).ToLookup(r => r.Figure);
         var head = figures.Head;
         var note = Wrists.NoteOf(work, job.Id);
@@ -62,7 +63,7 @@ internal sealed record GaugeSheetWire(
             TryOnSheetOf(figures),
             new CopySheet(Text(figures.Copy?.Loop), Text(figures.Copy?.BarToBar), Text(figures.Copy?.BarRise), Text(figures.Copy?.Thickness)),
             [.. Wrists.HistoryOf(work, job.Client.Id).Select(v => new WristVisitWire(v.JobId, v.Day, v.Round, v.Season, v.Wear, v.JobId == job.Id))],
-            GaugeSheet.KeepsBand(job.Request),
+            needs.Must.Contains(Asked.Bracelet) || needs.Sharpens.Contains(Asked.Bracelet),
             OwnBraceletWire.Of(figures));
     }
 

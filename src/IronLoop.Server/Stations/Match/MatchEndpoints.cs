@@ -92,12 +92,12 @@ internal static class MatchEndpoints
         var file = TheJob.Read(work, id);
         var spokenFor = Bands.SpokenFor(work, id);
         var (all, finishes, colours) = shelf.Now(shop.File);
-        var bare = Bare(file);
+        var bare = BandChoice.Bare(file);
         var answer = all.Find(bare, file.House, filter, skip, take, spokenFor);
         var own = Bands.OwnOf(work, file.Job.Client.Id);
         var wanted = new WantedLengths(bare);
         var shown = Bands.Find(work, [.. answer.Best.Concat(answer.NearestMisses).Select(f => f.Id)]);
-        MatchWire Show(StockBand stock) => Wire(file, stock, Free(stock, spokenFor), Reaches.OfBand(work, stock.Id)?.Whole(), wanted);
+        MatchWire Show(StockBand stock) => Wire(file, stock, BandChoice.Free(stock, spokenFor), Reaches.OfBand(work, stock.Id)?.Whole(), wanted);
         return new MatchSheet(
             [.. own.Select(Show)],
             [.. answer.Best.Select(f => Show(shown[f.Id]))],
@@ -116,8 +116,8 @@ internal static class MatchEndpoints
     {
         using var work = shop.Look();
         var file = TheJob.Read(work, id);
-        var stock = BandFor(work, file, bandId);
-        return Wire(file, stock, Free(stock, Bands.SpokenFor(work, id)), null);
+        var stock = BandChoice.BandFor(work, file, bandId);
+        return Wire(file, stock, BandChoice.Free(stock, Bands.SpokenFor(work, id)), null);
     }
 
     private static LoopSheet Preview(long id, long bandId, OpenShop shop, string? way = null)
@@ -127,7 +127,7 @@ internal static class MatchEndpoints
         refusals.ThrowIfAny();
         using var work = shop.Look();
         var file = TheJob.Read(work, id);
-        return LoopSheet.Of(file.Trying(BandFor(work, file, bandId), worn));
+        return LoopSheet.Of(file.Trying(BandChoice.BandFor(work, file, bandId), worn));
     }
 
     private static JobWire Wish(long id, WishesWire typed, OpenShop shop, TimeProvider clock)
@@ -151,47 +151,15 @@ internal static class MatchEndpoints
         var signedBy = refusals.Text("$.consentSignedBy", choice.ConsentSignedBy, 80, required: false);
         refusals.ThrowIfAny();
         using var work = shop.Begin();
-        var file = TheJob.For(work, id, JobAct.ChooseBand);
-        var stock = BandFor(work, file, choice.BandId);
-        var way = choice.Way ?? PullThroughWay.Double;
-        var judgement = MatchBand.Judge(Bare(file), stock.Band, way, file.House);
-        stock.MayBeChosen(judgement, Free(stock, Bands.SpokenFor(work, id))).OrRefuse();
-        Consent(work, file, stock, judgement, signedBy, clock.GetUtcNow());
-        if (stock.Id != file.Stock?.Id || way != file.Way)
-        {
-            Storage.Jobs.ChooseBand(work, id, stock.Id, way);
-            Plans.Drop(work, id);
-            if (stock.Id != file.Stock?.Id)
-                MarkedLinks.Forget(work, id);
-            Log.Write(work, id, clock.GetUtcNow(), file.Job.TakenInBy, Station.Match, LogLine.Of(LogKind.BandChosen, stock.Name, stock.Article));
-            file.MayStay(() => TheJob.Read(work, id)).OrRefuse();
-        }
+        BandChoice.Choose(work, TheJob.For(work, id, JobAct.ChooseBand), choice.BandId, choice.Way ?? PullThroughWay.Double, signedBy, clock.GetUtcNow());
         work.Commit();
         return JobWire.Of(TheJob.Read(work, id), clock.Today());
-    }
-
-    /// <summary>Work that cannot be undone waits for the owner's written consent, recorded with what it is for.</summary>
-    private static void Consent(ShopWork work, JobSnapshot file, StockBand stock, Judgement judgement, string signedBy, DateTimeOffset at)
-    {
-        var asked = judgement.Rules.SelectMany(r => r.Work).ToList();
-        var words = PieceOfWork.Lasting(asked);
-        if (words.Length == 0 || signedBy.Length == 0 && Consents.Of(work, file.Job.Id)?.IsTo(stock.Id, asked) == true)
-            return;
-        if (signedBy.Length == 0)
-        {
-            throw new RefusedException(StatusCodes.Status400BadRequest, "This band asks for work that cannot be undone.", new Dictionary<string, string[]>
-            {
-                ["$.consentSignedBy"] = [$"Enter who signed the consent to: {words}."],
-            });
-        }
-        Consents.Set(work, file.Job.Id, new Consent(stock.Id, words, signedBy, at) { Kinds = PieceOfWork.LastingKinds(asked) }, file.Job.TakenInBy);
-        Log.Write(work, file.Job.Id, at, file.Job.TakenInBy, Station.Match, LogLine.Of(LogKind.Consented, words).Saying(Wording.SignedBy, signedBy));
     }
 
     /// <summary>A band judged, with all that the screen shows of it.</summary>
     private static MatchWire Wire(JobSnapshot file, StockBand stock, int free, Reach? reach, WantedLengths? wanted = null)
     {
-        var figures = Bare(file);
+        var figures = BandChoice.Bare(file);
         var isChosen = stock.Id == file.Job.BandId;
         var way = isChosen ? file.Way : PullThroughWay.Double;
         reach ??= MatchBand.ReachOf(stock.Band, figures.BareHead);
@@ -228,23 +196,8 @@ internal static class MatchEndpoints
             judgement.Verdict, judgement.Rules[^1].Says);
     }
 
-    /// <summary>The figures as gauged, with nothing under the head: each band raises it by its own.</summary>
-    private static Figures Bare(JobSnapshot file) => file.Figures with { Raise = Length.Zero };
-
     private static string? Given(string? word) => string.IsNullOrWhiteSpace(word) ? null : word.Trim();
 
     private static WishesWire WishesOf(Wishes wishes) =>
         new(wishes.Water, wishes.NickelSensitive, wishes.HairPull, wishes.Colour, wishes.CaseFinish, wishes.CaseColour);
-
-    private static StockBand BandFor(ShopWork work, JobSnapshot file, long bandId)
-    {
-        var stock = Bands.Find(work, bandId);
-        return stock is null || stock.OwnerClientId is { } owner && owner != file.Job.Client.Id
-            ? throw RefusedException.NotFound($"There is no band {bandId} for this job.")
-            : stock;
-    }
-
-    /// <summary>An owner's own band is always there; of stock, what other jobs have chosen is spoken for.</summary>
-    private static int Free(StockBand stock, IReadOnlyDictionary<long, int> spokenFor) =>
-        stock.OwnerClientId is not null ? 1 : Math.Max(0, stock.InStock - spokenFor.GetValueOrDefault(stock.Id));
 }

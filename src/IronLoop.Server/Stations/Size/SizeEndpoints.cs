@@ -136,24 +136,10 @@ internal static class SizeEndpoints
     private static JobWire Agree(long id, OpenShop shop, TimeProvider clock)
     {
         var at = clock.GetUtcNow();
-        var foreseen = new Foreseen<(AgreedPlan Agreed, LogLine Line)>(shop, id, JobAct.Agree, job =>
-        {
-            var agreed = AgreedPlan.Of(job, at);
-            return (agreed, LogLine.Of(LogKind.PlanAgreed, WhatWasDone.Say(agreed.Job), LoopSheet.Of(agreed.Job).FinalFigures));
-        });
+        var foreseen = new Foreseen<(AgreedPlan, LogLine)>(shop, id, JobAct.Agree, job => Agreeing.WorkOut(job, at));
         using var work = shop.Begin();
         var file = TheJob.For(work, id, JobAct.Agree);
-        var (agreed, line) = foreseen.Of(file);
-        new Permission(agreed.Job.Bench.Trouble).OrRefuse();
-        if (!file.Bench.IsOpened)
-        {
-            BenchWork.Forget(work, id);
-            ToBeGauged.Set(work, id, []);
-        }
-        foreach (var (part, count) in agreed.Links)
-            LinksToTry.SetTaken(work, id, part, count);
-        Plans.Set(work, id, agreed.Plan);
-        Log.Write(work, id, at, file.Job.TakenInBy, Station.Size, line);
+        Agreeing.Store(work, file, foreseen.Of(file), at);
         work.Commit();
         return JobWire.Of(TheJob.Read(work, id), clock.Today());
     }

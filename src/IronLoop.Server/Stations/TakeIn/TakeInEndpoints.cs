@@ -79,6 +79,9 @@ internal static class TakeInEndpoints
         var taken = heard.Checked(heard.Promised == file.Job.Promised ? file.Job.Promised : clock.Today(), shop.By);
         Clients.Correct(work, file.Job.Client with { Name = taken.Client, Contact = taken.Contact! });
         Watches.Rename(work, file.Job.WatchId, taken.Watch);
+        // What was told by hand was told of what was asked before.
+        if (taken.Request != file.Job.Request && file.May(JobAct.TellByHand).Ok)
+            HandWorks.Set(work, id, null);
         Storage.Jobs.Correct(work, id, taken.Request, taken.Words!, taken.Promised, taken.Cents, clock.GetUtcNow(), taken.By);
         if (taken.Wearer != file.Job.HasWearer)
         {

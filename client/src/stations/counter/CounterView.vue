@@ -1,0 +1,353 @@
+<script setup lang="ts">
+import { refDebounced, useLocalStorage } from '@vueuse/core'
+import { computed, nextTick, onMounted, reactive, ref, useTemplateRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { useCounter, useCounterAnswer } from '../../api/counter'
+import { RefusedError, wholeOf } from '../../api/refused'
+import type { Request } from '../../api/shop'
+import RefusedLine from '../../controls/RefusedLine.vue'
+import { useActing } from '../../controls/acting'
+import { pathOf } from '../../job/stations'
+import VerdictRing from '../VerdictRing.vue'
+import { asked, questionsOf, sheetOf, type Answers, type Ask } from './sheet'
+
+const router = useRouter()
+const initials = useLocalStorage('iron-loop-initials', '')
+const request = ref<Request>()
+const answers = reactive<Answers>({})
+const who = reactive({ client: '', watch: '', words: '', by: initials.value, wearer: true })
+const { busy, error, act } = useActing(400)
+const takeIn = useCounter()
+
+const first: Ask = { name: 'request', label: 'What is asked for', choices: asked }
+const asks = computed(() => [first, ...(request.value ? questionsOf(request.value, answers) : [])])
+/** The question the keys go to; behind the last one, Enter goes to the bench. */
+const at = ref(0)
+const typed = ref('')
+const now = computed<Ask | undefined>(() => asks.value[at.value])
+
+/** What is in the middle of being typed is answered with the rest. */
+const sheet = computed(() =>
+  sheetOf(
+    request.value ?? 'somethingElse',
+    now.value && !choicesOf(now.value) && typed.value !== ''
+      ? { ...answers, [now.value.name]: typed.value }
+      : answers,
+    who,
+  ),
+)
+const settled = refDebounced(sheet, 90)
+const { data: answer, error: unheard, isPlaceholderData } = useCounterAnswer(settled)
+/** Whether what is answered was answered to what is asked now. */
+const isHeard = computed(
+  () => JSON.stringify(settled.value) === JSON.stringify(sheet.value) && !isPlaceholderData.value,
+)
+const refused = computed(() => (request.value ? wholeOf(unheard.value) : null))
+const offers = computed(() => answer.value?.offers ?? [])
+const isReady = computed(() => request.value !== undefined && answer.value?.whyNot == null && !unheard.value)
+
+function choicesOf(ask: Ask) {
+  return ask.name === 'offer'
+    ? offers.value.map((o) => ({
+        value: String(o.id),
+        title: `${o.name}, ${(Number(o.priceCents) / 100).toFixed(2)}`,
+        offer: o,
+      }))
+    : ask.choices?.map((c) => ({ ...c, offer: undefined }))
+}
+
+function saidOf(ask: Ask) {
+  const value = ask.name === 'request' ? request.value : answers[ask.name]
+  return value === undefined
+    ? ''
+    : (choicesOf(ask)?.find((c) => c.value === value)?.title ?? `${value} ${ask.unit ?? ''}`)
+}
+
+const keys = useTemplateRef<HTMLElement>('keys')
+onMounted(() => keys.value?.focus())
+
+function take(value: string) {
+  const ask = now.value
+  if (!ask) return
+  if (ask.name === 'request') {
+    request.value = value as Request
+    for (const name of Object.keys(answers)) answers[name] = undefined
+  } else answers[ask.name] = value
+  go(at.value + 1)
+}
+
+function go(to: number) {
+  at.value = to
+  typed.value = ''
+  void nextTick(() => keys.value?.focus())
+}
+
+/** What is offered is not here yet: keys pressed meanwhile are taken when it is. */
+const isWaiting = computed(() => now.value?.name === 'offer' && (!isHeard.value || offers.value.length === 0))
+const ahead: string[] = []
+watch(isWaiting, (waits) => {
+  if (!waits) for (const key of ahead.splice(0)) press(key)
+})
+
+function onKey(event: KeyboardEvent) {
+  if (event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key !== 'Enter' && event.key !== 'Backspace' && event.key.length !== 1) return
+  event.preventDefault()
+  if (event.key === 'Backspace') ahead.length = 0
+  if (isWaiting.value && event.key !== 'Backspace') ahead.push(event.key)
+  else press(event.key)
+}
+
+function press(key: string) {
+  const ask = now.value
+  if (key === 'Enter') {
+    if (!ask) return void bench()
+    const given = typed.value || answers[ask.name] || ask.usual
+    if (given) take(given)
+  } else if (key === 'Backspace') {
+    if (typed.value !== '') typed.value = typed.value.slice(0, -1)
+    else if (at.value > 0) go(at.value - 1)
+  } else if (ask && choicesOf(ask)) {
+    const choice = choicesOf(ask)?.[Number(key) - 1]
+    if (choice) take(choice.value)
+  } else if (ask?.name === 'from' && typed.value !== '' && (key === '+' || key === '-')) {
+    // A place more or less is said by a sign.
+    answers.from = typed.value
+    answers.to = String(Number(typed.value) + (key === '+' ? 1 : -1))
+    go(asks.value.length)
+  } else if (ask) typed.value += key
+}
+
+function bench() {
+  if (!request.value) return
+  const whole = sheetOf(request.value, answers, who)
+  return act(async () => {
+    if (!whole.by) throw new RefusedError({ title: 'Whose job is it? Give the fitter’s initials below.' })
+    const job = await takeIn(whole)
+    initials.value = job.takenInBy
+    await router.push(`/jobs/${job.id}/${pathOf[job.planAgreed ? 'bench' : job.next]}`)
+  })
+}
+watch(request, () => (error.value = null))
+</script>
+
+<template>
+  <section class="counter">
+    <h1>Counter</h1>
+    <p class="says">One key an answer; Enter takes the usual one, and at the end goes to the bench.</p>
+    <div class="both">
+      <!-- The keys go to the question that is marked. -->
+      <div ref="keys" class="asks" tabindex="0" data-testid="keys" @keydown="onKey">
+        <div
+          v-for="(ask, i) in asks"
+          :key="ask.name"
+          class="ask"
+          :class="{ now: i === at }"
+          :data-ask="ask.name"
+        >
+          <button type="button" class="label" tabindex="-1" @click="go(i)">{{ ask.label }}</button>
+          <template v-if="i === at">
+            <span v-if="choicesOf(ask)" class="choices">
+              <button
+                v-for="(c, n) in choicesOf(ask)"
+                :key="c.value"
+                type="button"
+                class="choice"
+                :class="{ usual: c.value === ask.usual }"
+                tabindex="-1"
+                @click="take(c.value)"
+              >
+                <kbd>{{ n + 1 }}</kbd> <VerdictRing v-if="c.offer" :verdict="c.offer.verdict" bare />{{
+                  c.title
+                }}
+              </button>
+              <span v-if="choicesOf(ask)?.length === 0" class="quiet">none yet</span>
+            </span>
+            <span v-else class="typing"
+              ><span class="figure">{{ typed || answers[ask.name] || ask.usual || '' }}</span
+              ><span class="cursor" /> <span class="quiet">{{ ask.unit }}</span><span
+                v-if="ask.name === 'from'"
+                class="quiet"
+                >, then + or − for one place looser or tighter</span
+              ></span
+            >
+          </template>
+          <span v-else class="said">{{ saidOf(ask) }}</span>
+        </div>
+        <div class="ask" :class="{ now: at >= asks.length }">
+          <v-btn color="primary" :disabled="!isReady" :loading="busy" tabindex="-1" @click="bench()"
+            >To the bench</v-btn
+          >
+        </div>
+        <RefusedLine :of="refused ?? wholeOf(error)" />
+      </div>
+      <div class="answer" data-testid="answer">
+        <template v-if="request && answer">
+          <p v-if="answer.whyNot" class="quiet">{{ answer.whyNot }}</p>
+          <p v-if="answer.says">{{ answer.says }}</p>
+          <template v-if="answer.steps.length > 0">
+            <h2>
+              At the bench, some
+              <span class="figure">{{ Math.max(1, Math.round(Number(answer.minutes))) }}</span> minutes
+            </h2>
+            <ol>
+              <li v-for="s in answer.steps" :key="s">{{ s }}</li>
+            </ol>
+          </template>
+          <template v-else-if="offers.length > 0">
+            <h2>What goes on</h2>
+            <ul>
+              <li v-for="o in offers" :key="o.id">
+                <VerdictRing :verdict="o.verdict" /> <strong>{{ o.name }}</strong> {{ o.article }},
+                <span class="figure">{{ o.free }}</span> here. {{ o.whyNot ?? o.says }}
+              </li>
+            </ul>
+          </template>
+        </template>
+      </div>
+    </div>
+    <form class="who" @submit.prevent="bench()">
+      <v-text-field
+        v-model="who.client"
+        density="compact"
+        label="Client; empty for a walk-in"
+        name="client"
+        autocomplete="off"
+      />
+      <v-text-field v-model="who.watch" density="compact" label="Watch" name="watch" autocomplete="off" />
+      <v-text-field
+        v-model="who.words"
+        density="compact"
+        label="In the owner’s own words"
+        name="words"
+        autocomplete="off"
+      />
+      <v-text-field
+        v-model="who.by"
+        density="compact"
+        label="Fitter’s initials"
+        name="by"
+        autocomplete="off"
+      />
+      <label class="quiet"
+        ><input v-model="who.wearer" type="checkbox" name="wearer" :true-value="false" :false-value="true" />
+        nobody here to try it on</label
+      >
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.counter {
+  display: grid;
+  grid-template-rows: auto auto minmax(0, 1fr) auto;
+  gap: 10px;
+  padding: 18px 28px 10px;
+  height: 100vh;
+}
+h1 {
+  font-size: 30px;
+  font-weight: 600;
+}
+h2 {
+  font-size: 18px;
+  font-weight: 600;
+}
+.both {
+  display: grid;
+  grid-template-columns: minmax(360px, 5fr) minmax(0, 6fr);
+  gap: 32px;
+  min-height: 0;
+}
+.asks {
+  align-content: start;
+  overflow-y: auto;
+  display: grid;
+  gap: 2px;
+  outline: none;
+}
+.ask {
+  display: grid;
+  grid-template-columns: 190px minmax(0, 1fr);
+  gap: 12px;
+  align-items: start;
+  min-height: 44px;
+  padding: 8px 10px;
+  border-left: 4px solid transparent;
+}
+.ask.now {
+  border-left-color: rgb(var(--v-theme-primary));
+  background: rgb(var(--v-theme-steel), 0.2);
+}
+.label {
+  text-align: left;
+  font-weight: 600;
+}
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+}
+.choice {
+  min-height: 30px;
+  text-align: left;
+}
+.choice.usual {
+  text-decoration: underline dotted;
+  text-underline-offset: 4px;
+}
+kbd {
+  display: inline-block;
+  min-width: 1.5em;
+  text-align: center;
+  border: 1px solid rgb(var(--v-theme-iron));
+  border-radius: 3px;
+  font-family: inherit;
+  font-size: 14px;
+}
+.typing .figure {
+  font-size: 22px;
+}
+.cursor {
+  display: inline-block;
+  width: 2px;
+  height: 20px;
+  margin: 0 6px 0 2px;
+  background: rgb(var(--v-theme-primary));
+  vertical-align: -3px;
+}
+.answer {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+  overflow-y: auto;
+}
+ol,
+ul {
+  margin: 0;
+  padding-left: 22px;
+  display: grid;
+  gap: 4px;
+}
+ul {
+  list-style: none;
+  padding-left: 0;
+}
+.who {
+  display: grid;
+  grid-template-columns: 2fr 2fr 3fr 1fr;
+  gap: 4px 16px;
+  align-items: end;
+  border-top: 1px solid rgb(var(--v-theme-hairline));
+  padding-top: 8px;
+}
+@media (max-width: 960px) {
+  .counter {
+    height: auto;
+  }
+  .both,
+  .who {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
