@@ -34,7 +34,7 @@ public class NeedsTests
     [Fact]
     public void The_page_of_it_is_the_table()
     {
-        static string Words(IEnumerable<Asked> asked) => string.Join(", ", asked.Select(Needs.NameOf));
+        static string Words(IEnumerable<Asked> asked) => string.Join("; ", asked.Select(Needs.NameOf));
         static string Passed(Needs needs) => needs.Stations.Count == 0 ? "–" : string.Join(", ", needs.Stations);
         Bench.Kept.AgreeWith("docs/needs.md", $"""
             # What each request asks
