@@ -13,6 +13,8 @@ load() { dotnet benchmarks/IronLoop.Load/bin/Release/net10.0/IronLoop.Load.dll "
 
 # SHOP BENCHES WHAT: half a minute of that many benches with a second's pause, after as much to warm up
 row() {
+    # What was copied is on the disk first, or the first thing stored would wait for it.
+    sync
     dotnet .build/server/IronLoop.Server.dll --port $port --data "$1" --demo > "$folder/server.log" 2>&1 &
     local server=$! began
     began=$(date +%s%N)

@@ -21,7 +21,7 @@ public sealed class CounterTests : IDisposable
     /// <summary>What is typed after the key that opens it, and the most keys it may take.</summary>
     private static readonly (string Request, string Typed, int Most, string Says)[] Short =
     [
-        ("strap change", $"120{Enter}{Enter}{Enter}1{Enter}", 14, "Close it in whichever hole its wearer picks."),
+        ("strap change", $"120{Enter}{Enter}{Enter}{Enter}1{Enter}", 14, "Close it in whichever hole its wearer picks."),
         ("buckle", $"3118{Enter}1{Enter}", 12, "every bar is seated at both tips"),
         ("folding clasp", $"3218{Enter}1{Enter}", 16, "Lift the old clasp off"),
         ("fold-over", $"3418{Enter}1{Enter}", 24, "Lift the old clasp off"),

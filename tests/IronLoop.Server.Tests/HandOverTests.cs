@@ -111,4 +111,22 @@ public sealed class HandOverTests : IDisposable
     }
 
     private async Task<long> Open() => (await _shop.Get("/api/jobs")).AsArray().First()!["id"]!.GetValue<long>();
+
+    [Fact]
+    public async Task A_watch_that_goes_back_as_it_came_says_why_and_leaves_what_was_kept_for_it()
+    {
+        using var shop = new Shop(demo: true);
+        async Task<long> JobOf(string client) => (await shop.Get("/api/jobs")).AsArray().Single(j => j!["client"]!.GetValue<string>() == client)!["id"]!.GetValue<long>();
+        var waits = await JobOf("Nessa Brune");
+        (await shop.Post($"/api/jobs/{waits}/hand-over/unworked", new { by = "TB", why = " " }, HttpStatusCode.BadRequest))["errors"]!["$.why"]![0]!.GetValue<string>().ShouldContain("1 to 2000");
+        var back = await shop.Post($"/api/jobs/{waits}/hand-over/unworked", new { by = "TB", why = "The clasp would take five weeks; she sails on Friday." });
+        back["closedAt"].ShouldNotBeNull();
+        back["awaited"]!.AsArray().ShouldBeEmpty();
+        (await shop.Get($"/api/jobs/{waits}/hand-over"))["done"]!.GetValue<string>().ShouldBe("Nothing was done to it: it went back as it came.");
+        var log = (await shop.Get($"/api/log?words=tag {waits}")).ToJsonString();
+        log.ShouldContain("Went back unworked.");
+        log.ShouldContain("she sails on Friday");
+        // What lies open is finished or put back first.
+        (await shop.Post($"/api/jobs/{await JobOf("Bettan Oakes")}/hand-over/unworked", new { by = "TB", why = "No time." }, HttpStatusCode.Conflict))["title"]!.GetValue<string>().ShouldContain("has begun");
+    }
 }

@@ -58,4 +58,20 @@ public sealed class NoteTests : IDisposable
         (await _shop.Get($"/api/jobs/{again["id"]}/bench"))["former"]!.AsArray().ShouldBeEmpty();
         (await _shop.Get("/api/log?words=pressed%20home"))["visits"]!.AsArray().ShouldBeEmpty();
     }
+
+    [Fact]
+    public async Task What_was_also_done_and_found_stands_on_card_log_and_the_next_visit_with_who_and_when()
+    {
+        const long job = 4;
+        await _shop.Post($"/api/jobs/{job}/bench/notes", new { note = "crown gasket greased", kind = "alsoDone" });
+        await _shop.Post($"/api/jobs/{job}/bench/notes", new { note = "scratched B 14 inside the back", kind = "formerMark" });
+        var bench = await _shop.Post($"/api/jobs/{job}/bench/notes", new { note = "plain" });
+        bench["notes"]!.AsArray().Select(n => Text(n, "kind")).ShouldBe(["alsoDone", "formerMark", "note"]);
+        await Forward(job);
+        var sheet = await _shop.Get($"/api/jobs/{job}/hand-over");
+        sheet["also"]!.AsArray().Select(a => a!.GetValue<string>()).ShouldBe(
+            ["Also done: crown gasket greased (TB, 24 November).", "Mark of a former repair: scratched B 14 inside the back (TB, 24 November)."]);
+        await _shop.Post($"/api/jobs/{job}/hand-over", new { counted = sheet["bag"], by = "TB" });
+        (await _shop.Get($"/api/log?words=gasket"))["visits"]!.AsArray().Count.ShouldBe(1);
+    }
 }

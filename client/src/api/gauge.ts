@@ -12,6 +12,7 @@ export type CaliperKind = Schemas['CaliperKind']
 export type CaseShape = NonNullable<Schemas['GaugeWire']['caseShape']>
 export type CopyFields = Schemas['CopyWire']
 export type Fastener = NonNullable<Schemas['OwnBraceletFields']['fastener']>
+export type LoopBy = Schemas['LoopBy']
 export type GaugedFigure = Schemas['GaugedFigure']
 export type GaugeLine = Schemas['GaugeLineWire']
 export type GaugeSheet = Schemas['GaugeSheetWire']

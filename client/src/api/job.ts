@@ -73,6 +73,14 @@ export function useHandOver(jobId: MaybeRefOrGetter<number>) {
   )
 }
 
+/** Gives the watch back as it came. */
+export function useGoBackUnworked(jobId: MaybeRefOrGetter<number>) {
+  const { change, path } = useCalls(jobId)
+  return change('job', (body: Schemas['UnworkedWire']) =>
+    answered(api.POST('/api/jobs/{id}/hand-over/unworked', { ...path(), body })),
+  )
+}
+
 /** Condition, what came along, photos and referral. */
 export function useTakeInSheet(jobId: MaybeRefOrGetter<number>) {
   const { ask, path } = useCalls(jobId)

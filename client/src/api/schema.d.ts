@@ -963,6 +963,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/hand-over/unworked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Gives the watch back as it came, with the reason. */
+        post: operations["goBackUnworked"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/label-printer": {
         parameters: {
             query?: never;
@@ -2566,12 +2583,15 @@ export interface components {
             barToBar: string;
             barRise: string;
             thickness: string;
+            by: components["schemas"]["LoopBy"];
         };
         CopyWire: {
             loop?: null | string;
             barToBar?: null | string;
             barRise?: null | string;
             thickness?: null | string;
+            /** @enum {unknown} */
+            by?: "measured" | "oldStrap" | "sent" | null;
         };
         CountedWire: {
             /** Format: int64 */
@@ -2852,6 +2872,7 @@ export interface components {
             by: string;
             /** Format: int64 */
             backFrom: null | number;
+            also: string[];
             asListed: boolean;
         };
         HandOverWire: {
@@ -3292,6 +3313,8 @@ export interface components {
             /** @default false */
             noArrow: boolean;
         };
+        /** @enum {unknown} */
+        LoopBy: "measured" | "oldStrap" | "sent";
         LoopFiguresWire: {
             /** @description Millimetres, at most three decimals. */
             lengthMm: number;
@@ -3402,6 +3425,7 @@ export interface components {
             sign: components["schemas"]["PermissionWire"];
             writeReferral: components["schemas"]["PermissionWire"];
             handOver: components["schemas"]["PermissionWire"];
+            goBackUnworked: components["schemas"]["PermissionWire"];
             takeInAgain: components["schemas"]["PermissionWire"];
         };
         MeshSheet: {
@@ -3450,6 +3474,8 @@ export interface components {
             settled: boolean;
             /** Format: int64 */
             photoId?: null | number;
+            /** @enum {unknown} */
+            kind?: "note" | "alsoDone" | "alsoFound" | "formerMark" | "houseMark" | null;
         };
         NewOrderLineWire: {
             /** Format: int64 */
@@ -3484,11 +3510,14 @@ export interface components {
             /** @default false */
             wanted: boolean;
         };
+        /** @enum {unknown} */
+        NoteKind: "note" | "alsoDone" | "alsoFound" | "formerMark" | "houseMark";
         NoteWire: {
             /** Format: int64 */
             id: number;
             /** Format: int64 */
             jobId: number;
+            kind: components["schemas"]["NoteKind"];
             step: string;
             note: string;
             open: boolean;
@@ -4151,6 +4180,8 @@ export interface components {
             /** Format: date-time */
             at: string;
             by: string;
+            kind?: components["schemas"]["NoteKind"];
+            told?: null | string;
             isOpen?: boolean;
         };
         /** @enum {unknown} */
@@ -4514,6 +4545,12 @@ export interface components {
             thickness?: null | string;
             pitch?: null | string;
             wedge?: null | string;
+        };
+        UnworkedWire: {
+            by: string;
+            why: string;
+            /** @enum {unknown} */
+            goesBack?: "collected" | "posted" | null;
         };
         VariantWire: {
             /** Format: int64 */
@@ -7049,6 +7086,64 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["HandOverWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    goBackUnworked: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnworkedWire"];
             };
         };
         responses: {

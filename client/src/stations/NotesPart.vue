@@ -9,7 +9,16 @@ import RefusedLine from '../controls/RefusedLine.vue'
 const props = defineProps<{ jobId: number; notes: Note[]; open: boolean; adds?: boolean; title: string }>()
 const { note, answer } = useBench(() => props.jobId)
 const { addPhoto } = usePhotos(() => props.jobId)
-const typed = reactive({ note: '', unsettled: false })
+const typed = reactive({ note: '', unsettled: false, kind: 'note' as Note['kind'] })
+const kinds: { value: Note['kind']; title: string }[] = [
+  { value: 'note', title: 'Note' },
+  { value: 'alsoDone', title: 'Also done' },
+  { value: 'alsoFound', title: 'Also found' },
+  { value: 'formerMark', title: 'Mark of a former repair' },
+  { value: 'houseMark', title: 'Our mark' },
+]
+const kindOf = (n: Note) =>
+  n.kind === 'note' ? '' : `${kinds.find((k) => k.value === n.kind)?.title ?? ''}: `
 const answers = reactive<Record<number, string>>({})
 const { busy, error, act } = useActing()
 const picker = useTemplateRef<HTMLInputElement>('picker')
@@ -18,9 +27,10 @@ const add = () =>
   act(async () => {
     const file = picker.value?.files?.[0]
     const photo = file ? (await addPhoto.mutateAsync(file)).photos.at(-1)?.id : undefined
-    await note({ note: typed.note, settled: !typed.unsettled, photoId: photo ?? null })
+    await note({ note: typed.note, settled: !typed.unsettled, photoId: photo ?? null, kind: typed.kind })
     typed.note = ''
     typed.unsettled = false
+    typed.kind = 'note'
     if (picker.value) picker.value.value = ''
   })
 const say = (to: Note) => act(() => answer(to.id, answers[to.id] ?? ''))
@@ -32,7 +42,8 @@ const say = (to: Note) => act(() => answer(to.id, answers[to.id] ?? ''))
     <ul>
       <li v-for="n in notes" :key="n.id" :data-note="n.id">
         <span>
-          <strong>{{ n.note }}</strong> <span class="quiet">at “{{ n.step }}” ({{ n.by }})</span>
+          <strong>{{ kindOf(n) }}{{ n.note }}</strong>
+          <span class="quiet">at “{{ n.step }}” ({{ n.by }})</span>
           <a v-if="n.photoHref" :href="n.photoHref" target="_blank" rel="noopener">
             <img :src="`${n.photoHref}/thumbnail`" alt="The photo taken there" />
           </a>
@@ -54,6 +65,9 @@ const say = (to: Note) => act(() => answer(to.id, answers[to.id] ?? ''))
     <details v-if="adds && open">
       <summary>Note or photo at this step</summary>
       <form @submit.prevent="add">
+        <select v-model="typed.kind" class="plain-field" name="noteKind" aria-label="What it is">
+          <option v-for="k in kinds" :key="k.value" :value="k.value">{{ k.title }}</option>
+        </select>
         <v-text-field
           v-model="typed.note"
           density="compact"

@@ -16,6 +16,9 @@ public sealed record AdviceFacts(Band Band, bool IsNew, int Position)
     /// <summary>What it is closed in, when that is a hole, a notch or a place on a mesh.</summary>
     public HoledBand? Holed { get; init; }
 
+    /// <summary>Whether nobody asked what the band is made of: then nothing is said of that.</summary>
+    public bool IsOutlined { get; init; }
+
     /// <summary>Whether it is worn in water.</summary>
     public bool InWater { get; init; }
 
@@ -33,7 +36,7 @@ public static class Advice
     public static IReadOnlyList<string> For(AdviceFacts facts)
     {
         var advice = new List<string>();
-        var (band, material) = (facts.Band, facts.Band.Facts.Material);
+        var (band, material) = (facts.Band, facts.IsOutlined ? (BandMaterial?)null : facts.Band.Facts.Material);
         if (Moving(facts) is { } moving)
             advice.Add(moving);
         if (material == BandMaterial.Textile && facts.IsNew)

@@ -48,6 +48,9 @@ public sealed record Job(
     /// <summary>Counted up by every change.</summary>
     public long Version { get; init; } = 1;
 
+    /// <summary>Whether it went back as it came.</summary>
+    public bool IsUnworked { get; init; }
+
     /// <summary>Whether the wearer is here to try it on.</summary>
     public bool HasWearer { get; init; } = true;
 }

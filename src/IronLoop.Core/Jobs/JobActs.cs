@@ -68,6 +68,9 @@ public enum JobAct
     /// <summary>The watch goes back.</summary>
     HandOver,
 
+    /// <summary>The watch goes back as it came.</summary>
+    GoBackUnworked,
+
     /// <summary>The watch is taken in again.</summary>
     TakeInAgain,
 }
@@ -116,6 +119,8 @@ public static class JobActs
         JobAct.Sign => Permission.Unless(Closed(job), job.Lasting.Length == 0 || job.Job.BandId is null ? "Nothing on this job asks for a consent." : null),
         JobAct.WriteReferral => Permission.Unless(job.Job.ReferredAt is null ? "This job is not referred to anybody." : null),
         JobAct.HandOver => Permission.Unless(Closed(job), Referred(job), Waits(job), NotReady(job)),
+        JobAct.GoBackUnworked => Permission.Unless(
+            Closed(job), job.Bench.IsBegun || job.Bench.IsOpened ? "Work on it has begun: take the steps back first, so that it goes back as it came." : null),
         JobAct.TakeInAgain => Permission.Unless(
             job.Job.ClosedAt is null ? $"Job {job.Job.Id} is still open: go on with it." : null,
             job.Job.Client.ErasedAt is not null ? "This client asked to be forgotten; take the watch in as a new one." : null),

@@ -69,6 +69,9 @@ public enum LogKind
 
     /// <summary>The owner was asked after it.</summary>
     AskedAfter,
+
+    /// <summary>It went back as it came; why stands in its note.</summary>
+    WentBack,
 }
 
 /// <summary>What somebody said freely about a job. It is stored once, with whatever stood there before; the log refers to it.</summary>
@@ -157,6 +160,7 @@ public sealed record LogLine(LogKind Kind, IReadOnlyList<string> Facts)
                 LogKind.BenchDone => Sentences([$"Bench work done{After(", ", this[0])}{(this[0].Length > 0 ? " steps" : "")}.", .. LeftOut]),
                 LogKind.HandedOver => Sentences("Handed over.", this[0], this[1], this[2], this[3], Observed, this[Wording.CloseNote]),
                 LogKind.AskedAfter => $"Asked after{After(": ", this[Wording.Heard])}{(this[Wording.Heard].Length > 0 ? "" : ".")}",
+                LogKind.WentBack => Sentences("Went back unworked.", this[Wording.CloseNote], this[0]),
                 _ => throw new InvalidOperationException($"The log knows no {Kind}."),
             };
         }

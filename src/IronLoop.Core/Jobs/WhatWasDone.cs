@@ -10,6 +10,8 @@ public static class WhatWasDone
     /// <summary>As far as it is decided.</summary>
     public static string Say(JobSnapshot job)
     {
+        if (job.Job.IsUnworked)
+            return "Nothing was done to it: it went back as it came.";
         if (job is { Stock: null, Work: null })
             return "Nothing was done yet.";
         var did = new List<string>();

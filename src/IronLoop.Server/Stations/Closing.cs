@@ -24,6 +24,7 @@ internal static class Closing
             {
                 Days = LoopSheet.DaysFor(file),
                 Holed = file.Holed,
+                IsOutlined = file.Work is not null,
                 InWater = file.Figures.Wishes.Water == true,
                 HasBag = bag.Count > 0,
                 OnSpringBars = file.Figures.Attachment is Attachment.SpringBarBlind or Attachment.SpringBarDrilled,
@@ -32,7 +33,7 @@ internal static class Closing
 
     /// <summary>What goes into the parcel.</summary>
     public static IReadOnlyList<PackedLine> Packed(ShopWork work, JobSnapshot file, IReadOnlyList<BagLine> bag) =>
-        PackedList.Of(file.Job.WatchName, file.Band?.Facts.Material == BandMaterial.Metal, bag, [.. TakeIns.CameWithOf(work, file.Job.Id).Where(c => c.Value > 0 && c.Key != CameWith.LooseLinks)
+        PackedList.Of(file.Job.WatchName, file is { Work: null, Band.Facts.Material: BandMaterial.Metal } || file.Band?.Links is not null, bag, [.. TakeIns.CameWithOf(work, file.Job.Id).Where(c => c.Value > 0 && c.Key != CameWith.LooseLinks)
             .Select(c => new BagLine(Said(c.Key, c.Value), c.Value) { Key = c.Key.ToString() })]);
 
     /// <summary>Books the band out that goes with the watch.</summary>
@@ -60,7 +61,8 @@ internal static class Closing
     /// <summary>The band as it left, which is the owner's from now on.</summary>
     private static long? Left(ShopWork work, JobSnapshot file)
     {
-        if (file is not { Stock: { } stock, Plan: { } plan, Chosen.Unmarked: { } unmarked } || file.Band is not { } band)
+        // What was only outlined is no band that a next visit could be worked on.
+        if (file is not { Work: null, Stock: { } stock, Plan: { } plan, Chosen.Unmarked: { } unmarked } || file.Band is not { } band)
             return null;
         var stand = file.Bench.Now?.Stand;
         int InTheBag(LinkKind kind) => stand?.Things.Count(t => t.Kind == ThingKind.Link && t.Place == Place.Bag && Lying.IsOf(t, kind)) ?? 0;

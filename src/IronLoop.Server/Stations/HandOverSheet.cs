@@ -26,20 +26,22 @@ internal sealed record PackedWire(string Key, string Says);
 /// <param name="ObserveOn">The day the shop promised to ask after it.</param>
 /// <param name="Price">The price in cents.</param>
 /// <param name="BackFrom">The earlier job this one is a return visit of.</param>
+/// <param name="Also">What was also done or found, and the marks in the watch, each with who and when.</param>
 /// <param name="AsListed">Whether one press may close it: every joint that was worked was checked at the bench, and no note is open.</param>
 internal sealed record HandOverSheet(
     string Done, string Figures, IReadOnlyList<BagLineWire> Bag, bool Ready, bool Closed, IReadOnlyList<string> Advice, IReadOnlyList<PackedWire> Packed,
-    HowItGoesBack? GoesBack, DateOnly? ObserveOn, string ObserveFor, long? Price, string Note, string By, long? BackFrom, bool AsListed)
+    HowItGoesBack? GoesBack, DateOnly? ObserveOn, string ObserveFor, long? Price, string Note, string By, long? BackFrom, IReadOnlyList<string> Also, bool AsListed)
 {
     public static HandOverSheet Of(ShopWork work, JobSnapshot file)
     {
         var closed = file.Job.ClosedAt is not null;
         var bag = closed ? Bags.Of(work, file.Job.Id) : OwnersBag.Of(file);
         var how = HandOvers.Of(work, file.Job.Id);
+        var notes = StepNotes.Of(work, file.Job.Id);
         return new HandOverSheet(
             WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures, [.. bag.Select(BagLineWire.Of)],
             file.Progress.Done(Station.Bench) && !closed, closed, Closing.AdviceFor(file, bag), [.. Closing.Packed(work, file, bag).Select(l => new PackedWire(l.Key, l.Says))],
-            how.GoesBack, how.ObserveOn, how.ObserveFor, file.Job.PriceCents, how.Note, how.By, how.BackFrom,
-            file.May(JobAct.HandOver).Ok && file.Bench.Done.All(d => d.Row != StepRow.Check || d.Skipped is null) && !StepNotes.Of(work, file.Job.Id).Any(n => n.IsOpen));
+            how.GoesBack, how.ObserveOn, how.ObserveFor, file.Job.PriceCents, how.Note, how.By, how.BackFrom, [.. notes.Where(n => n.Kind != NoteKind.Note).Select(n => n.Told)],
+            file.May(JobAct.HandOver).Ok && file.Bench.Done.All(d => d.Row != StepRow.Check || d.Skipped is null) && !notes.Any(n => n.IsOpen));
     }
 }

@@ -57,6 +57,8 @@ internal sealed record LoopSheet(
     private static LoopSheet WorkOut(JobSnapshot file)
     {
         var figures = file.Figures;
+        if (file.Work is not null)
+            return Blank(ByCount.Of(file)?.Says ?? file.Progress.Says(Station.Size));
         if (figures.Head is not { } head || !figures.WristIsKnown || figures.Wear is null)
             return Unworn(file) ?? Blank(file.Progress.Says(Station.Size));
         if (file.Target is not { } target || file.Figures.Need(file.PivotHeight) is not { } need)

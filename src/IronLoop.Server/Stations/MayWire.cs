@@ -32,6 +32,7 @@ internal sealed record MayWire(
     PermissionWire Sign,
     PermissionWire WriteReferral,
     PermissionWire HandOver,
+    PermissionWire GoBackUnworked,
     PermissionWire TakeInAgain)
 {
     public static MayWire Of(JobSnapshot file)
@@ -62,6 +63,7 @@ internal sealed record MayWire(
             May(JobAct.Sign),
             May(JobAct.WriteReferral),
             May(JobAct.HandOver),
+            May(JobAct.GoBackUnworked),
             May(JobAct.TakeInAgain));
     }
 }

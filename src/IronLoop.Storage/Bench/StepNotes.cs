@@ -1,3 +1,5 @@
+using System.Globalization;
+using IronLoop.Core.Jobs;
 using Microsoft.Data.Sqlite;
 
 namespace IronLoop.Storage;
@@ -14,6 +16,12 @@ namespace IronLoop.Storage;
 /// <param name="By">Who, by initials.</param>
 public sealed record StepNote(long Id, long JobId, string Step, string Text, bool IsSettled, string Answer, long? PhotoId, DateTimeOffset At, string By)
 {
+    /// <summary>What it is.</summary>
+    public NoteKind Kind { get; init; }
+
+    /// <summary>As it stands on card and hand-over, with who and when.</summary>
+    public string Told => $"{NoteWords.Of(Kind)}: {Text.TrimEnd('.')} ({By}, {At.ToString("d MMMM", CultureInfo.InvariantCulture)}).";
+
     /// <summary>Whether the watch may not go back before it is answered.</summary>
     public bool IsOpen => !IsSettled && Answer.Length == 0;
 
@@ -33,9 +41,9 @@ public static class StepNotes
 
     /// <summary>Makes a note.</summary>
     /// <returns>Its number.</returns>
-    public static long Add(ShopWork work, long jobId, string step, string note, bool isSettled, long? photoId, DateTimeOffset at, string by) =>
-        work.Insert("INSERT INTO step_note (job_id, step, note, settled, photo_id, noted_at, by) VALUES ($job, $step, $note, $settled, $photo, $at, $by)",
-            ("$job", jobId), ("$step", step), ("$note", note), ("$settled", isSettled), ("$photo", photoId), ("$at", at), ("$by", work.By ?? by));
+    public static long Add(ShopWork work, long jobId, string step, string note, bool isSettled, long? photoId, DateTimeOffset at, string by, NoteKind kind = NoteKind.Note) =>
+        work.Insert("INSERT INTO step_note (job_id, step, note, settled, photo_id, noted_at, by, kind) VALUES ($job, $step, $note, $settled, $photo, $at, $by, $kind)",
+            ("$job", jobId), ("$step", step), ("$note", note), ("$settled", isSettled), ("$photo", photoId), ("$at", at), ("$by", work.By ?? by), ("$kind", kind));
 
     /// <summary>Answers one.</summary>
     /// <returns>Whether there was such a note of this job.</returns>
@@ -43,5 +51,8 @@ public static class StepNotes
         work.Execute("UPDATE step_note SET answer = $answer WHERE id = $id AND job_id = $job", ("$answer", answer), ("$id", id), ("$job", jobId)) == 1;
 
     private static StepNote Read(SqliteDataReader row) => new(
-        row.Number("id"), row.Number("job_id"), row.Text("step"), row.Text("note"), row.Yes("settled"), row.Text("answer"), row.Maybe("photo_id", Columns.Number), row.Time("noted_at"), row.Text("by"));
+        row.Number("id"), row.Number("job_id"), row.Text("step"), row.Text("note"), row.Yes("settled"), row.Text("answer"), row.Maybe("photo_id", Columns.Number), row.Time("noted_at"), row.Text("by"))
+    {
+        Kind = row.Choice<NoteKind>("kind"),
+    };
 }

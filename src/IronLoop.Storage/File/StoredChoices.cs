@@ -78,6 +78,7 @@ public static class StoredChoices
         [("tool", "kind")] = typeof(ToolKind),
         [("tried_on", "outcome")] = typeof(TryOnOutcome),
         [("tried_on", "ease")] = typeof(EaseFelt),
+        [("step_note", "kind")] = typeof(NoteKind),
         [("try_on", "surplus_by")] = typeof(SurplusBy),
         [("try_on", "surplus_over")] = typeof(SurplusOver),
         [("watch", "attachment")] = typeof(Attachment),

@@ -59,6 +59,13 @@ public static class HandOvers
         Wordings.Say(work, jobId, Wording.ObserveFor, how.ObserveFor, at, how.By);
     }
 
+    /// <summary>Closes a job whose watch goes back as it came.</summary>
+    public static void GoBackUnworked(ShopWork work, long jobId, DateTimeOffset at, HandedOver how)
+    {
+        Close(work, jobId, at, how);
+        work.Execute("UPDATE job SET unworked = 1 WHERE id = $id", ("$id", jobId));
+    }
+
     /// <summary>Stores the price at hand-over.</summary>
     public static void Price(ShopWork work, long jobId, long? cents) =>
         work.Execute("UPDATE job SET price_cents = $price WHERE id = $id", ("$id", jobId), ("$price", cents));

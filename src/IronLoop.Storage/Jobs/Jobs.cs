@@ -149,5 +149,6 @@ public static class Jobs
     {
         Version = row.Number("version"),
         HasWearer = row.Yes("has_wearer"),
+        IsUnworked = row.Yes("unworked"),
     };
 }

@@ -25,7 +25,7 @@ public static class Log
         """
         SELECT log_entry.*, step_note.step, step_note.note, step_note.answer, step_note.settled,
           (SELECT json_group_object(field, words) FROM wording WHERE wording.log_id = log_entry.id) AS said,
-          CASE kind WHEN 'BenchDone' THEN
+          CASE log_entry.kind WHEN 'BenchDone' THEN
             (SELECT json_group_array(says || ' Left out: ' || skipped || '.') FROM bench_step WHERE bench_step.job_id = log_entry.job_id AND skipped IS NOT NULL)
           END AS left_out
         FROM log_entry LEFT JOIN step_note ON step_note.id = log_entry.note_id

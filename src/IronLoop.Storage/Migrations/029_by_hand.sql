@@ -3,6 +3,7 @@ PRAGMA writable_schema = ON;
 UPDATE sqlite_schema SET sql = replace(sql, '''Refit'', ''SomethingElse'')', '''Refit'', ''SomethingElse'', ''PositionOnly'', ''ReplacePart'', ''OffAndOn'', ''PutOwnBandOn'')')
 WHERE type = 'table' AND name = 'job';
 UPDATE sqlite_schema SET sql = replace(sql, '''Tray'', ''Before'')', '''Tray'', ''Before'', ''AsTold'')') WHERE type = 'table' AND name = 'bench_step';
+UPDATE sqlite_schema SET sql = replace(sql, '''HandedOver'', ''AskedAfter'')', '''HandedOver'', ''AskedAfter'', ''WentBack'')') WHERE type = 'table' AND name = 'log_entry';
 -- Not sized: no length was wanted.
 UPDATE sqlite_schema SET sql = replace(sql, 'target_um  INTEGER NOT NULL', 'target_um  INTEGER') WHERE type = 'table' AND name = 'plan';
 PRAGMA writable_schema = RESET;
@@ -33,3 +34,10 @@ CREATE TABLE hand_work (
 -- How a loop that fits is known: measured here, the old strap in its worn hole, or a measure that was sent.
 ALTER TABLE copied_loop ADD COLUMN loop_by TEXT NOT NULL DEFAULT 'Measured'
   CONSTRAINT loop_by_known CHECK (loop_by IN ('Measured', 'OldStrap', 'Sent'));
+
+-- A watch that went back as it came; why stands in its closing note.
+ALTER TABLE job ADD COLUMN unworked INTEGER NOT NULL DEFAULT 0 CHECK (unworked IN (0, 1));
+
+-- What was also done and also found, and the marks in the watch, are notes of their own kind.
+ALTER TABLE step_note ADD COLUMN kind TEXT NOT NULL DEFAULT 'Note'
+  CONSTRAINT kind_known CHECK (kind IN ('Note', 'AlsoDone', 'AlsoFound', 'FormerMark', 'HouseMark'));

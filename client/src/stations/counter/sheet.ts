@@ -48,11 +48,20 @@ const links: Ask = {
   ],
   usual: 'notLookedAt',
 }
-const band: Ask[] = [
-  { name: 'lugWidth', label: 'Lug width', unit: 'mm' },
-  onOrNothing,
-  held,
-  { name: 'offer', label: 'Band' },
+
+const sized: Ask = {
+  name: 'sized',
+  label: 'Sized by',
+  choices: [
+    { value: 'not', title: 'Not sized: the wearer picks the hole' },
+    { value: 'oldStrap', title: 'The old strap' },
+    { value: 'sent', title: 'A measure that was sent' },
+  ],
+  usual: 'not',
+}
+const oldStrap: Ask[] = [
+  { name: 'bucklePiece', label: 'Lug end to buckle’s bar', unit: 'mm' },
+  { name: 'toHole', label: 'Lug end to worn hole', unit: 'mm' },
 ]
 
 /** The questions of a request, in the order of the hand. */
@@ -60,7 +69,15 @@ export function questionsOf(request: Request, answers: Answers): Ask[] {
   switch (request) {
     case 'changeStrap':
     case 'fitMesh':
-      return band
+      return [
+        { name: 'lugWidth', label: 'Lug width', unit: 'mm' },
+        onOrNothing,
+        held,
+        sized,
+        ...(answers.sized === 'oldStrap' ? oldStrap : []),
+        ...(answers.sized === 'sent' ? [{ name: 'sent', label: 'Length of the loop', unit: 'mm' }] : []),
+        { name: 'offer', label: 'Band' },
+      ]
     case 'replaceClasp':
       return [
         {
@@ -205,6 +222,9 @@ export function sheetOf(
     lugWidth: a.lugWidth ?? '',
     claspKind: (a.claspKind ?? null) as CounterSheet['claspKind'],
     claspEnd: a.claspEnd ?? '',
+    bucklePiece: a.sized === 'oldStrap' ? (a.bucklePiece ?? '') : '',
+    toHole: a.sized === 'oldStrap' ? (a.toHole ?? '') : '',
+    sent: a.sized === 'sent' ? (a.sent ?? '') : '',
     links: (a.links ?? null) as CounterSheet['links'],
     byHand: byHand(request, a),
     ...(a.offer && (request === 'replaceClasp' ? { claspId: Number(a.offer) } : { bandId: Number(a.offer) })),

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type {
   CopyFields,
   GaugeSheet,
+  LoopBy,
   Season,
   SurplusBy,
   SurplusOver,
@@ -13,7 +14,7 @@ import type {
 import type { WearPreference } from '../../api/shop'
 import SheetField from '../../controls/SheetField.vue'
 import WaysTable from './WaysTable.vue'
-import { seasons, surplusBys, surplusOvers, wears, wornAts } from './choices'
+import { loopBys, seasons, surplusBys, surplusOvers, wears, wornAts } from './choices'
 import type { Saving } from '../../controls/saving'
 
 const props = defineProps<{
@@ -167,6 +168,15 @@ const copied = [
 
     <h3>A loop that fits already</h3>
     <div class="columns four">
+      <v-select
+        :model-value="sheet.copy.by"
+        :items="loopBys"
+        density="compact"
+        label="How it is known"
+        data-field="copyBy"
+        :disabled="disabled"
+        @update:model-value="(v: LoopBy) => copy('by', v)"
+      />
       <SheetField
         v-for="c in copied"
         :key="c.field"
@@ -200,7 +210,7 @@ const copied = [
   grid-template-columns: 3fr 2fr 3fr;
 }
 .four {
-  grid-template-columns: repeat(4, 1fr);
+  grid-template-columns: 2fr repeat(4, 1fr);
 }
 h3 {
   font-size: 17px;

@@ -1,4 +1,4 @@
-import type { CaseShape, Fastener, Season, SurplusBy, SurplusOver, WornAt } from '../../api/gauge'
+import type { CaseShape, Fastener, Season, SurplusBy, SurplusOver, WornAt, LoopBy } from '../../api/gauge'
 import type { Attachment, WearPreference } from '../../api/shop'
 
 export const attachments: { value: Attachment; title: string }[] = [
@@ -43,6 +43,12 @@ export const surplusBys: { value: SurplusBy; title: string }[] = [
 export const surplusOvers: { value: SurplusOver; title: string }[] = [
   { value: 'zeroEase', title: 'over touching' },
   { value: 'comfort', title: 'over comfort' },
+]
+
+export const loopBys: { value: LoopBy; title: string }[] = [
+  { value: 'measured', title: 'Measured here' },
+  { value: 'oldStrap', title: 'Old strap, worn hole' },
+  { value: 'sent', title: 'Sent by the owner' },
 ]
 
 export const fasteners: { value: Fastener; title: string }[] = [

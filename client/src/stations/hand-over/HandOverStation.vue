@@ -10,6 +10,7 @@ import { useJobHere } from '../../job/here'
 import NotesPart from '../NotesPart.vue'
 import AgainPart from './AgainPart.vue'
 import PaperPart from './PaperPart.vue'
+import UnworkedPart from './UnworkedPart.vue'
 import RefusedLine from '../../controls/RefusedLine.vue'
 
 const { id, job } = useJobHere()
@@ -72,11 +73,13 @@ function close(asListed = false) {
 </script>
 
 <template>
-  <template v-if="sheet && job.planAgreed">
+  <UnworkedPart v-if="sheet && !sheet.closed && !sheet.ready" :job="job" />
+  <template v-if="sheet && (job.planAgreed || sheet.closed)">
     <PartTabs :parts="parts" label="The hand-over" :open="part" @open="part = $event" />
     <template v-if="part === 'done'">
       <p data-testid="done">{{ sheet.done }}</p>
       <p>{{ sheet.figures }}</p>
+      <p v-for="a in sheet.also" :key="a">{{ a }}</p>
       <div v-if="sheet.asListed" class="listed">
         <p>
           Every joint that was worked was checked at the bench.

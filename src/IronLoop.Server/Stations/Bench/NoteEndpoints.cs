@@ -11,17 +11,18 @@ namespace IronLoop.Server.Stations.Bench;
 /// <param name="Open">Whether it has to be answered before the watch goes back.</param>
 /// <param name="Answer">What was said to it; empty until then.</param>
 /// <param name="PhotoHref">The photo taken with it; null where there is none.</param>
-internal sealed record NoteWire(long Id, long JobId, string Step, string Note, bool Open, string Answer, string? PhotoHref, DateTimeOffset At, string By)
+internal sealed record NoteWire(long Id, long JobId, NoteKind Kind, string Step, string Note, bool Open, string Answer, string? PhotoHref, DateTimeOffset At, string By)
 {
     public static NoteWire Of(StepNote note) => new(
-        note.Id, note.JobId, note.Step, note.Text, note.IsOpen, note.Answer, note.PhotoId is { } photo ? $"/api/photos/{photo}" : null, note.At, note.By);
+        note.Id, note.JobId, note.Kind, note.Step, note.Text, note.IsOpen, note.Answer, note.PhotoId is { } photo ? $"/api/photos/{photo}" : null, note.At, note.By);
 }
 
 /// <summary>A note as it is made.</summary>
 /// <param name="Note">What is noted, up to 500 characters.</param>
 /// <param name="Settled">Whether it asks for no answer.</param>
 /// <param name="PhotoId">A photo of this job that goes with it.</param>
-internal sealed record NewNoteWire(string Note, bool Settled = true, long? PhotoId = null);
+/// <param name="Kind">What it is: a note, something also done or also found, or a mark in the watch.</param>
+internal sealed record NewNoteWire(string Note, bool Settled = true, long? PhotoId = null, NoteKind? Kind = null);
 
 /// <summary>What is said to a note that was not settled.</summary>
 /// <param name="Answer">Up to 500 characters.</param>
@@ -53,7 +54,7 @@ internal static class NoteEndpoints
         refusals.ThrowIfAny("Nothing is noted.");
         var step = file.Bench.Left.Count > 0 ? StepNote.StepOf(file.Bench.Left[0].Says) : "After the last step.";
         var now = clock.GetUtcNow();
-        var noted = StepNotes.Add(work, id, step, note, typed.Settled, typed.PhotoId, now, file.Job.TakenInBy);
+        var noted = StepNotes.Add(work, id, step, note, typed.Settled, typed.PhotoId, now, file.Job.TakenInBy, typed.Kind ?? NoteKind.Note);
         Log.Write(work, id, now, file.Job.TakenInBy, Station.Bench, LogLine.Of(LogKind.Noted), noted);
         return Kept(work, id);
     }

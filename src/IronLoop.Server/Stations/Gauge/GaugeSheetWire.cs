@@ -18,7 +18,7 @@ internal sealed record WaysWire(IReadOnlyList<WayWire> Ways, double NeededMm, do
 internal sealed record TryOnSheet(SurplusBy By, SurplusOver Over, string Amount, string Loop, string Thickness, string Pitch, string Wedge, string LoopNow);
 
 /// <summary>The copied loop as entered.</summary>
-internal sealed record CopySheet(string Loop, string BarToBar, string BarRise, string Thickness);
+internal sealed record CopySheet(string Loop, string BarToBar, string BarRise, string Thickness, LoopBy By);
 
 /// <summary>What is known of the wrist beside its figures.</summary>
 /// <param name="SeasonAssumed">Whether the season is merely that of the visit.</param>
@@ -61,7 +61,7 @@ internal sealed record GaugeSheetWire(
                 figures.Aspect, figures.MeasuredAspect is null),
             WaysOf(figures.Ways(file.PivotHeight)),
             TryOnSheetOf(figures),
-            new CopySheet(Text(figures.Copy?.Loop), Text(figures.Copy?.BarToBar), Text(figures.Copy?.BarRise), Text(figures.Copy?.Thickness)),
+            new CopySheet(Text(figures.Copy?.Loop), Text(figures.Copy?.BarToBar), Text(figures.Copy?.BarRise), Text(figures.Copy?.Thickness), figures.Copy?.By ?? LoopBy.Measured),
             [.. Wrists.HistoryOf(work, job.Client.Id).Select(v => new WristVisitWire(v.JobId, v.Day, v.Round, v.Season, v.Wear, v.JobId == job.Id))],
             needs.Must.Contains(Asked.Bracelet) || needs.Sharpens.Contains(Asked.Bracelet),
             OwnBraceletWire.Of(figures));

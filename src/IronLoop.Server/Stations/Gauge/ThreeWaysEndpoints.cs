@@ -9,13 +9,17 @@ using IronLoop.Storage;
 namespace IronLoop.Server.Stations.Gauge;
 
 /// <summary>A copied loop, field by field.</summary>
-internal sealed record CopyWire(string? Loop = null, string? BarToBar = null, string? BarRise = null, string? Thickness = null)
+/// <param name="By">How its length is known; as before when left out.</param>
+internal sealed record CopyWire(string? Loop = null, string? BarToBar = null, string? BarRise = null, string? Thickness = null, LoopBy? By = null)
 {
     public CopiedLoop Into(CopiedLoop before, Refusals refusals) => new(
         refusals.Changed("$.loop", Loop, TryOnWire.Loops, before.Loop),
         refusals.Changed("$.barToBar", BarToBar, FitRanges.BarToBar, before.BarToBar),
         refusals.Changed("$.barRise", BarRise, FitRanges.BarRise, before.BarRise),
-        refusals.Changed("$.thickness", Thickness, TryOnWire.Thicknesses, before.Thickness));
+        refusals.Changed("$.thickness", Thickness, TryOnWire.Thicknesses, before.Thickness))
+    {
+        By = By ?? before.By,
+    };
 }
 
 /// <summary>The other two ways to know the needed length: a try-on, and a loop that fits already.</summary>

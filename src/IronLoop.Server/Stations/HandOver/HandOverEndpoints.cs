@@ -31,6 +31,12 @@ internal sealed record HandOverWire(
     IReadOnlyList<BagCountWire> Counted, string By, string? Note = null, HowItGoesBack? GoesBack = null, IReadOnlyList<string>? Packed = null, string? Price = null,
     DateOnly? ObserveOn = null, string? ObserveFor = null);
 
+/// <summary>Why a watch goes back as it came.</summary>
+/// <param name="By">The fitter's initials, 1 to 4 letters.</param>
+/// <param name="Why">The reason, 1 to 2000 characters.</param>
+/// <param name="GoesBack">Collected or posted; collected when nothing is said.</param>
+internal sealed record UnworkedWire(string By, string Why, HowItGoesBack? GoesBack = null);
+
 /// <summary>Who takes a job in again.</summary>
 /// <param name="By">The fitter's initials, 1 to 4 letters.</param>
 /// <param name="Promised">The day it is promised for; tomorrow when nothing is said.</param>
@@ -58,6 +64,8 @@ internal static class HandOverEndpoints
             .ProducesProblem(StatusCodes.Status404NotFound);
         handOver.MapPost("", HandOver).WithMetadata(new OverwritesWhatStands()).WithName("handOver").WithSummary("Counts the bag and closes the job.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        handOver.MapPost("/unworked", GoBackUnworked).WithMetadata(new OverwritesWhatStands()).WithName("goBackUnworked").WithSummary("Gives the watch back as it came, with the reason.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         routes.MapPost("/api/jobs/{id:long}/again", Again).WithName("again").WithTags("hand-over")
             .WithSummary("Takes a return visit in: the band as it left, the bag, the watch and its client are known.")
             .Produces<JobWire>(StatusCodes.Status201Created).ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
@@ -84,6 +92,25 @@ internal static class HandOverEndpoints
         if (!string.IsNullOrWhiteSpace(counted.Price))
             HandOvers.Price(work, id, cents);
         Closing.Close(work, file, expected, how, now);
+        work.Commit();
+        return JobWire.Of(TheJob.Read(work, id), clock.Today());
+    }
+
+    private static JobWire GoBackUnworked(long id, UnworkedWire told, OpenShop shop, TimeProvider clock)
+    {
+        var refusals = new Refusals();
+        var by = refusals.Initials("$.by", told.By, shop.By);
+        var why = refusals.Text("$.why", told.Why, Job.LongestWords, required: true);
+        refusals.ThrowIfAny("It cannot go back like this.");
+        using var work = shop.Begin();
+        var file = TheJob.For(work, id, JobAct.GoBackUnworked);
+        var now = clock.GetUtcNow();
+        var back = told.GoesBack ?? HowItGoesBack.Collected;
+        // What was kept for it is free again.
+        foreach (var taken in file.Taken.Where(t => t.BookedAt is null))
+            PartsTaken.Leave(work, id, taken.Use);
+        HandOvers.GoBackUnworked(work, id, now, new HandedOver(back, by, why, null, null, null, "", null));
+        Log.Write(work, id, now, by, Station.HandOver, LogLine.Of(LogKind.WentBack, back == HowItGoesBack.Posted ? "Posted." : "Collected.").Saying(Wording.CloseNote, why));
         work.Commit();
         return JobWire.Of(TheJob.Read(work, id), clock.Today());
     }

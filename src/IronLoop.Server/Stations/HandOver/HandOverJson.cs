@@ -7,6 +7,7 @@ namespace IronLoop.Server.Stations.HandOver;
 [JsonSourceGenerationOptions(GenerationMode = JsonSourceGenerationMode.Metadata, Converters = [typeof(LengthInMillimetres)])]
 [JsonSerializable(typeof(AgainWire))]
 [JsonSerializable(typeof(HandOverWire))]
+[JsonSerializable(typeof(UnworkedWire))]
 [JsonSerializable(typeof(List<ObservationWire>))]
 [JsonSerializable(typeof(ObservedWire))]
 internal sealed partial class HandOverJson : JsonSerializerContext;
