@@ -210,7 +210,11 @@ const copied = [
   grid-template-columns: 3fr 2fr 3fr;
 }
 .four {
-  grid-template-columns: 2fr repeat(4, 1fr);
+  grid-template-columns: repeat(4, 1fr);
+}
+.four > .v-select {
+  grid-column: 1 / -1;
+  max-width: 18rem;
 }
 h3 {
   font-size: 17px;
