@@ -57,7 +57,7 @@ public sealed class HandOverTests : IDisposable
         _screen.UntilSays("Still to gauge: wrist.");
         _screen.Press("Wrist");
         _screen.Type("wrist", "184");
-        _screen.UntilSays("All figures are measured.");
+        _screen.UntilSays("All that is needed is known.");
         _screen.Go(_screen.Path.Replace("gauge", "size", StringComparison.Ordinal));
         _screen.UntilSays("Put 1 link of 8.2 mm into");
         _screen.NoConsoleErrors();

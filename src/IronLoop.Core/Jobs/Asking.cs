@@ -16,6 +16,9 @@ public static class Asking
     public static IReadOnlySet<Station> Uses(JobSnapshot job)
     {
         var uses = new HashSet<Station>(NeedsOf(job).Stations);
+        // A band that is chosen is looked over, whatever was asked.
+        if (job is { Work: null, Stock: not null } && uses.Count == 0)
+            uses.UnionWith([Station.Match, Station.Size]);
         // A length that nobody judges has no plan to look over.
         if (job.Work is not null || !NeedsOf(job).IsSized && job.Target is null)
             uses.Remove(Station.Size);

@@ -139,11 +139,15 @@ public static class JobActs
             return Permission.Granted;
         var job = change();
         return Permission.Unless(
-            before.Figures.Attachment != job.Figures.Attachment
+            !GoesWith(before.Figures.Attachment, job.Figures.Attachment)
                 ? "Bench work has begun, and the account of its parts hangs on how the watch takes its band. Take the steps back first." : null,
             before.Bench is { IsOpened: true, Trouble: null } && job.Bench.Trouble is not null
                 ? "Something of this watch lies open to be gauged, and this would make another job of it; take those steps back first." : null);
     }
+
+    // Nobody had looked, and it was taken to be by sprung bars: that it is so is no change.
+    private static bool GoesWith(Attachment? before, Attachment? now) =>
+        before == now || (before is null && now is Attachment.SpringBarBlind or Attachment.SpringBarDrilled);
 
     /// <summary>Whether what happened to a part may stay: the work has to go on with it.</summary>
     /// <param name="job">The job, with it.</param>

@@ -104,6 +104,6 @@ public static partial class LengthText
         \s*(?<unit>mm|cm|inches|inch|in|"|″|”)?\.?$
         """,
         RegexOptions.IgnoreCase | RegexOptions.IgnorePatternWhitespace | RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture,
-        matchTimeoutMilliseconds: 200)]
+        matchTimeoutMilliseconds: 5_000)]
     private static partial Regex Shape();
 }

@@ -76,7 +76,6 @@ internal static class Calls
         app.MapRack();
         app.MapTakeIn();
         app.MapTakeInSheet();
-        app.MapCounter();
         app.MapGauge();
         app.MapThreeWays();
         app.MapByHand();
@@ -91,6 +90,8 @@ internal static class Calls
         app.MapOpenFiles();
         // At the bench, and on the shelves.
         var bench = app.ChangesNeed(Role.Fitter);
+        // What goes to the bench in one press is a fitter's.
+        bench.MapCounter();
         bench.MapSpringBars();
         bench.MapCatalogue();
         bench.MapBands();

@@ -102,5 +102,8 @@ internal static class Opening
             if (job.May(JobAct.Arrange).Ok)
                 _ = LoopSheet.Of(AgreedPlan.Of(job, clock.GetUtcNow()).Job);
         }
+        // The words of the open jobs are gathered when the log is first asked.
+        using var log = shop.Look();
+        _ = Visits.Find(log, new LogQuestion(Words: "tag"), long.MaxValue, 1);
     }
 }

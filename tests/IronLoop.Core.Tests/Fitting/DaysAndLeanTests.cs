@@ -23,7 +23,9 @@ public class DaysAndLeanTests
     {
         HotAndCold.Of([Mm(160)], Wanted, Mm(3), Mm(3)).Says(p => $"position {p + 1}").ShouldStartWith("Neither");
         HotAndCold.Of([Mm(160)], Wanted, Mm(2), Mm(2)).Says(p => $"position {p + 1}").ShouldBe("Hot and cold days are both served by position 1.");
-        HotAndCold.Of([Mm(158), Mm(159)], Wanted, Mm(5), Mm(2)).Says(p => $"hole {p + 1}").ShouldStartWith("Hole 1 on cold days; a hot day would be 6.0 mm short");
+        HotAndCold.Of([Mm(158), Mm(159)], Wanted, Mm(5), Mm(2)).Says(p => $"hole {p + 1}").ShouldBe("Hole 1 on cold days; on a hot day it is too tight by 6.0 mm at the nearest.");
+        // The only place is looser than even a hot day wants: no sign, but the word for it.
+        HotAndCold.Of([Mm(166)], Wanted, Mm(3), Mm(3)).Says(p => $"position {p + 1}").ShouldBe("Neither a hot nor a cold day is served: at the nearest it is too loose by 3.0 mm on a hot one, too loose by 9.0 mm on a cold one.");
     }
 
     [Theory]

@@ -3,8 +3,9 @@ import { refDebounced, useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, onMounted, reactive, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useCounter, useCounterAnswer } from '../../api/counter'
-import { RefusedError, wholeOf } from '../../api/refused'
+import { saidOf, wholeOf } from '../../api/refused'
 import type { Request } from '../../api/shop'
+import ByField from '../../controls/ByField.vue'
 import RefusedLine from '../../controls/RefusedLine.vue'
 import { useActing } from '../../controls/acting'
 import { pathOf } from '../../job/stations'
@@ -56,7 +57,7 @@ function choicesOf(ask: Ask) {
     : ask.choices?.map((c) => ({ ...c, offer: undefined }))
 }
 
-function saidOf(ask: Ask) {
+function answerTo(ask: Ask) {
   const value = ask.name === 'request' ? request.value : answers[ask.name]
   return value === undefined
     ? ''
@@ -122,7 +123,6 @@ function bench() {
   if (!request.value) return
   const whole = sheetOf(request.value, answers, who)
   return act(async () => {
-    if (!whole.by) throw new RefusedError({ title: 'Whose job is it? Give the fitter’s initials below.' })
     const job = await takeIn(whole)
     initials.value = job.takenInBy
     await router.push(`/jobs/${job.id}/${pathOf[job.planAgreed ? 'bench' : job.next]}`)
@@ -172,7 +172,7 @@ watch(request, () => (error.value = null))
               ></span
             >
           </template>
-          <span v-else class="said">{{ saidOf(ask) }}</span>
+          <span v-else class="said">{{ answerTo(ask) }}</span>
         </div>
         <div class="ask" :class="{ now: at >= asks.length }">
           <v-btn color="primary" :disabled="!isReady" :loading="busy" tabindex="-1" @click="bench()"
@@ -222,13 +222,7 @@ watch(request, () => (error.value = null))
         name="words"
         autocomplete="off"
       />
-      <v-text-field
-        v-model="who.by"
-        density="compact"
-        label="Fitter’s initials"
-        name="by"
-        autocomplete="off"
-      />
+      <ByField v-model="who.by" density="compact" label="Fitter’s initials" :errors="saidOf(error, '$.by')" />
       <label class="quiet"
         ><input v-model="who.wearer" type="checkbox" name="wearer" :true-value="false" :false-value="true" />
         nobody here to try it on</label

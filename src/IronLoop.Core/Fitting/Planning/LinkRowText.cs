@@ -128,24 +128,27 @@ public static partial class LinkRowText
         "eighteen", "nineteen", "twenty",
     ];
 
+    // Milliseconds. What is read is short; the bound is for a pattern gone wrong, not for a machine that is held up for a moment.
+    private const int Longest = 5_000;
+
     private const string Counted =
         "(?<count>\\d{1,3}|(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty)\\b)";
 
     [GeneratedRegex(
         "^(?<rest>.*?)(\\s+kind\\s+(?<mark>[a-z]))?(?<one>\\s+this\\s+side\\s+only)?$",
-        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant, 200)]
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant, Longest)]
     private static partial Regex Tail();
 
-    [GeneratedRegex("[;+]|,\\s", RegexOptions.CultureInvariant, 200)]
+    [GeneratedRegex("[;+]|,\\s", RegexOptions.CultureInvariant, Longest)]
     private static partial Regex Separators();
 
     [GeneratedRegex(
         "^(the\\s+)?(?<which>first|last)(\\s+" + Counted + ")?(\\s+links?)?\\s+((are|is)\\s+)?fixed$",
-        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant, 200)]
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant, Longest)]
     private static partial Regex EndFixed();
 
     [GeneratedRegex(
         "^" + Counted + "\\s*(?<fixed>fixed)?((\\s+links?)?\\s*(of|x|×)\\s*(?<pitch>\\S.*?)(?<fixed>\\s+fixed)?|\\s*(?<name>full|half|halves)(\\s+links?)?(?<fixed>\\s+fixed)?|(?<name>(?<=fixed)))$",
-        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant, 200)]
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture | RegexOptions.CultureInvariant, Longest)]
     private static partial Regex Group();
 }

@@ -32,13 +32,14 @@ public sealed record HotAndCold(Day Hot, Day Cold)
     public string Says(Func<int, string> said)
     {
         string Of(Day day, string when) => $"{said(day.Position)} {when}";
+        static string Off(Day day) => day.Length > day.Wanted ? $"too loose by {(day.Length - day.Wanted).ToTenths()}" : $"too tight by {(day.Wanted - day.Length).ToTenths()}";
         return (Hot.IsCovered, Cold.IsCovered) switch
         {
             (true, true) when Hot.Position == Cold.Position => $"Hot and cold days are both served by {said(Hot.Position)}.",
             (true, true) => $"{Capital(Of(Hot, "on hot days"))}, {Of(Cold, "on cold ones")}.",
-            (true, false) => $"{Capital(Of(Hot, "on hot days"))}; a cold day would be {(Cold.Length - Cold.Wanted).ToTenths()} loose of what is wanted even at the tightest near it.",
-            (false, true) => $"{Capital(Of(Cold, "on cold days"))}; a hot day would be {(Hot.Wanted - Hot.Length).ToTenths()} short of what is wanted even at the loosest near it.",
-            _ => "Neither a hot nor a cold day is served without touching the links.",
+            (true, false) => $"{Capital(Of(Hot, "on hot days"))}; on a cold day it is {Off(Cold)} at the nearest.",
+            (false, true) => $"{Capital(Of(Cold, "on cold days"))}; on a hot day it is {Off(Hot)} at the nearest.",
+            _ => $"Neither a hot nor a cold day is served: at the nearest it is {Off(Hot)} on a hot one, {Off(Cold)} on a cold one.",
         };
     }
 

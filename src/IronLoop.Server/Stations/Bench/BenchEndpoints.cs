@@ -256,6 +256,6 @@ internal static partial class BenchEndpoints
         return BenchSheet.Of(work, TheJob.Read(work, id));
     }
 
-    [System.Text.RegularExpressions.GeneratedRegex("^[ML0-9., ]*$", System.Text.RegularExpressions.RegexOptions.None, 200)]
+    [System.Text.RegularExpressions.GeneratedRegex("^[ML0-9., ]*$", System.Text.RegularExpressions.RegexOptions.None, 5_000)]
     private static partial System.Text.RegularExpressions.Regex Signature();
 }
