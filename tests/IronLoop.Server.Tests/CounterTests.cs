@@ -110,5 +110,15 @@ public sealed class CounterTests : IDisposable
         await _shop.Put($"/api/jobs/{job}/by-hand", new { kind = "byCount", twelve = 2, six = 1 }, HttpStatusCode.Conflict);
     }
 
+    [Fact]
+    public async Task A_bar_that_is_part_of_the_case_is_no_part_that_is_replaced_here()
+    {
+        var job = (await _shop.Post("/api/counter", new { request = "replacePart", by = "MK", on = "pulledThrough", byHand = new { kind = "part", of = "pulledThrough", part = "lugBar", side = "six", lost = true } }, HttpStatusCode.Created))["id"]!.GetValue<long>();
+        await _shop.Patch($"/api/jobs/{job}/gauge", new { attachment = "fixedBar" });
+        foreach (var page in (string[])["", "/gauge", "/bench", "/hand-over", "/job-sheet.pdf"])
+            ((int)(await _shop.Client.GetAsync($"/api/jobs/{job}{page}")).StatusCode).ShouldBe(200, page);
+        (await _shop.Get($"/api/jobs/{job}/bench"))["steps"]!.AsArray().Select(s => s!["says"]!.GetValue<string>()).ShouldContain(s => s.Contains("a watchmaker’s work"));
+    }
+
     private async Task<JsonNode> Answer(JsonObject sheet) => await _shop.Post("/api/counter/answer", sheet.DeepClone());
 }

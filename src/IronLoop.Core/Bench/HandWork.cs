@@ -113,7 +113,7 @@ public abstract record HandWork(OnTheWatch Of)
             var on = base.On(facts) with { HasWearer = false, ShutAs = AsItWas };
             return What switch
             {
-                WornPart.LugBar when facts.Attachment == Attachment.FixedBar => throw new BenchException("The bars are fixed to the case: a lost one is the watchmaker’s work."),
+                WornPart.LugBar when facts.Attachment == Attachment.FixedBar => on with { Told = "The bars are part of the case: one that is broken or lost is a watchmaker’s work. Refer it, or leave this out." },
                 WornPart.LugBar when facts.Attachment is not (Attachment.SpringBarBlind or Attachment.SpringBarDrilled) || facts.Came.Held == HeldBy.Screws =>
                     on with { NewParts = [.. Sides.Select(s => new NewPart($"lug-{Laid.On(s)}", IsLost))] },
                 WornPart.LugBar when IsLost => on with { Came = on.Came with { MissingBars = new HashSet<Side>([.. on.Came.MissingBars, .. Sides]) } },
