@@ -17,7 +17,7 @@ public sealed class CounterTests : IDisposable
         { "strap, nothing looked at", """{"request":"changeStrap","lugWidth":"20"}""", "Not sized: its wearer picks the hole." },
         { "strap by post, as the old one", """{"request":"changeStrap","lugWidth":"20","on":"soft","bucklePiece":"75","toHole":"88","wearer":false}""", "Sized from the old strap." },
         { "mesh for a strap", """{"request":"fitMesh","lugWidth":"20","on":"soft"}""", "Not sized" },
-        { "buckle", """{"request":"replaceClasp","on":"soft","claspKind":"pinBuckle","claspEnd":"18"}""", "put on instead of the pin buckle" },
+        { "buckle", """{"request":"replaceClasp","claspKind":"pinBuckle","claspEnd":"18"}""", "put on instead of the pin buckle" },
         { "links out", """{"request":"takeLinksOut","byHand":{"kind":"byCount","twelve":2,"six":1}}""", "2 links taken out of the 12 side. 1 link taken out of the 6 side." },
         { "link in", """{"request":"putLinksIn","byHand":{"kind":"byCount","twelve":-1,"six":0}}""", "1 link put into the 12 side." },
         { "a link more after wear", """{"request":"refit","byHand":{"kind":"byCount","twelve":0,"six":1}}""", "1 link taken out of the 6 side." },

@@ -2600,7 +2600,6 @@ export interface components {
             counted: number;
         };
         CounterAnswer: {
-            asked: string[];
             missing: string[];
             says: string;
             offers: components["schemas"]["CounterOffer"][];

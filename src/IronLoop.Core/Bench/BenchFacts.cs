@@ -83,6 +83,15 @@ public sealed record AsItCame(OnTheWatch On, HeldBy Held, bool IsWanted)
         : new AsItCame(
             request is Request.TakeLinksOut or Request.PutLinksIn ? OnTheWatch.Bracelet : OnTheWatch.Soft, HeldBy.NotLookedAt, wanted is null && GaugeSheet.KeepsBand(request));
 
+    /// <summary>What a band is by what closes it; null where that does not tell, as of a butterfly, which straps and bracelets have.</summary>
+    public static OnTheWatch? ClosedBy(ClaspKind kind) => kind switch
+    {
+        ClaspKind.PinBuckle or ClaspKind.StrapFolding => OnTheWatch.Soft,
+        ClaspKind.FoldOver or ClaspKind.Extending => OnTheWatch.Bracelet,
+        ClaspKind.Slide => OnTheWatch.Mesh,
+        _ => null,
+    };
+
     /// <summary>What a band is on a watch.</summary>
     public static OnTheWatch KindOf(Band band) => band switch
     {

@@ -17,9 +17,9 @@ describe('the counter’s sheet', () => {
     expect(sheetOf('positionOnly', { from: '3' }, who).byHand).toMatchObject({ from: 3, to: null })
   })
 
-  it('takes what is on the watch from what closes it, where that tells', () => {
-    expect(sheetOf('replaceClasp', { claspKind: 'foldOver' }, who).on).toBe('bracelet')
-    expect(sheetOf('replaceClasp', { claspKind: 'pinBuckle' }, who).on).toBe('soft')
+  it('leaves what is on the watch to the shop where nobody was asked', () => {
+    expect(sheetOf('replaceClasp', { claspKind: 'foldOver' }, who).on).toBeNull()
+    expect(sheetOf('offAndOn', { on: 'mesh' }, who).on).toBe('mesh')
     expect(sheetOf('putOwnBandOn', { on: 'soft' }, who).on).toBeNull()
   })
 })

@@ -194,30 +194,17 @@ function byHand(request: Request, a: Answers): HandWork | null {
   }
 }
 
-/** What the band is, where what closes it tells. */
-const ofClasp: Record<string, CounterSheet['on']> = {
-  pinBuckle: 'soft',
-  strapFolding: 'soft',
-  foldOver: 'bracelet',
-  extending: 'bracelet',
-}
-
 /** What is answered so far, as the shop takes it. */
 export function sheetOf(
   request: Request,
   a: Answers,
   who: { client: string; watch: string; words: string; by: string; wearer: boolean },
 ): CounterSheet {
-  const onIt =
-    request === 'putOwnBandOn'
-      ? undefined
-      : (a.claspKind && ofClasp[a.claspKind]) ||
-        a.on ||
-        (request === 'takeLinksOut' || request === 'putLinksIn' || a.part === 'linkPin' ? 'bracelet' : 'soft')
   return {
     request,
     ...who,
-    on: (onIt ?? null) as CounterSheet['on'],
+    // What the owner brings is not on the watch.
+    on: (request === 'putOwnBandOn' ? null : (a.on ?? null)) as CounterSheet['on'],
     held: (a.held ?? 'notLookedAt') as CounterSheet['held'],
     lugWidth: a.lugWidth ?? '',
     claspKind: (a.claspKind ?? null) as CounterSheet['claspKind'],

@@ -57,13 +57,12 @@ internal static class CounterEndpoints
         catch (RefusedException refused)
         {
             // In the middle of a figure it is not one yet.
-            return new CounterAnswer([], [], "", [], [], 0, refused.Errors.Values.SelectMany(e => e).FirstOrDefault() ?? refused.Message);
+            return new CounterAnswer([], "", [], [], 0, refused.Errors.Values.SelectMany(e => e).FirstOrDefault() ?? refused.Message);
         }
         var needs = Asking.NeedsOf(file);
         var may = file.May(JobAct.Agree);
         var agreed = may.Ok ? AgreedPlan.Of(file, clock.GetUtcNow()).Job : null;
         return new CounterAnswer(
-            [.. needs.Must.Select(m => System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(m.ToString()))],
             Asking.Missing(file),
             agreed is null ? "" : WhatWasDone.Say(agreed),
             heard.Request == Request.ReplaceClasp ? Clasps(work, file) : needs.Stations.Contains(Station.Match) && file.Figures[GaugedFigure.LugWidth] is not null ? Bands(work, file, bands) : [],
@@ -124,7 +123,8 @@ internal static class CounterEndpoints
         var id = Storage.Jobs.Add(work, whose, Watches.FindOrAdd(work, whose, watch.Length > 0 ? watch : "watch"), heard.Request, words, promised, null, at, by);
         Storage.Jobs.Wears(work, id, heard.Wearer);
         Log.Write(work, id, at, by, Station.TakeIn, LogLine.Of(LogKind.TakenIn, heard.Request.ToString()).Saying(Wording.Words, words));
-        if (heard.On is { } on)
+        var closed = heard.ClaspKind is { } closes ? AsItCame.ClosedBy(closes) : null;
+        if ((closed ?? heard.On ?? (byHand is HandWork.OwnBandOn ? null : byHand?.Of)) is { } on)
             CameAs.Set(work, id, new AsItCame(on, heard.Held, on != OnTheWatch.Nothing && GaugeSheet.KeepsBand(heard.Request)));
         foreach (var (figure, length) in gauged)
             if (length is { } read)

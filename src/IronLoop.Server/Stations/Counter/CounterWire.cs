@@ -13,7 +13,7 @@ namespace IronLoop.Server.Stations.Counter;
 /// <param name="Words">In the owner's own words, up to 2000 characters.</param>
 /// <param name="Promised">The day it is promised for; today when left out.</param>
 /// <param name="Wearer">Whether the wearer is here to try it on.</param>
-/// <param name="On">What is on the watch.</param>
+/// <param name="On">What is on the watch; left out where what closes it, or what is done by hand, tells.</param>
 /// <param name="Held">How that is held at the lugs.</param>
 /// <param name="LugWidth">The lug width, as typed.</param>
 /// <param name="ClaspKind">What closes the band now.</param>
@@ -36,11 +36,10 @@ internal sealed record CounterWire(
 internal sealed record CounterOffer(long Id, string Name, string Article, Verdict Verdict, string Says, long PriceCents, int Free, string? WhyNot);
 
 /// <summary>What is answered while it is typed; nothing is stored.</summary>
-/// <param name="Asked">The fields this request asks, in the order of the hand.</param>
 /// <param name="Missing">What is still wanting before it can go to the bench.</param>
 /// <param name="Says">What will be done, in words.</param>
 /// <param name="Offers">Bands or clasps, best first.</param>
 /// <param name="Steps">The steps it comes to.</param>
 /// <param name="WhyNot">Why it cannot go to the bench yet; null when it can.</param>
 internal sealed record CounterAnswer(
-    IReadOnlyList<string> Asked, IReadOnlyList<string> Missing, string Says, IReadOnlyList<CounterOffer> Offers, IReadOnlyList<string> Steps, double Minutes, string? WhyNot);
+    IReadOnlyList<string> Missing, string Says, IReadOnlyList<CounterOffer> Offers, IReadOnlyList<string> Steps, double Minutes, string? WhyNot);
