@@ -19,13 +19,13 @@ public sealed class CounterTests : IDisposable
         { "mesh for a strap", """{"request":"fitMesh","lugWidth":"20","on":"soft"}""", "Not sized" },
         { "buckle", """{"request":"replaceClasp","claspKind":"pinBuckle","claspEnd":"18"}""", "put on instead of the pin buckle" },
         { "links out", """{"request":"takeLinksOut","byHand":{"kind":"byCount","twelve":2,"six":1}}""", "2 links taken out of the 12 side. 1 link taken out of the 6 side." },
-        { "link in", """{"request":"putLinksIn","byHand":{"kind":"byCount","twelve":-1,"six":0}}""", "1 link put into the 12 side." },
+        { "link in", """{"request":"putLinksIn","byHand":{"kind":"byCount","twelve":1,"six":0}}""", "1 link put into the 12 side." },
         { "a link more after wear", """{"request":"refit","byHand":{"kind":"byCount","twelve":0,"six":1}}""", "1 link taken out of the 6 side." },
         { "a hole looser", """{"request":"positionOnly","byHand":{"kind":"atPlace","of":"soft","from":3,"to":4}}""", "Closed in hole 4 from the tight end, before in 3." },
         { "micro two tighter", """{"request":"positionOnly","byHand":{"kind":"atPlace","of":"bracelet","from":4,"to":2}}""", "Micro-adjust moved from position 4 to 2" },
-        { "a lost bar", """{"request":"replacePart","on":"soft","byHand":{"kind":"part","of":"soft","part":"lugBar","side":"six","lost":true}}""", "Bar at the lugs, 6 side replaced: it was lost." },
-        { "a lost pin", """{"request":"replacePart","on":"bracelet","byHand":{"kind":"part","of":"bracelet","part":"linkPin","side":"twelve","lost":true}}""", "Pin or screw between links, 12 side replaced" },
-        { "a keeper", """{"request":"replacePart","on":"soft","byHand":{"kind":"part","of":"soft","part":"keeper","lost":true}}""", "Keeper replaced: it was lost." },
+        { "a lost bar", """{"request":"replacePart","on":"soft","byHand":{"kind":"part","of":"soft","part":"lugBar","side":"six","why":"lost"}}""", "Bar at the lugs, 6 side replaced: it was lost." },
+        { "a lost pin", """{"request":"replacePart","on":"bracelet","byHand":{"kind":"part","of":"bracelet","part":"linkPin","side":"twelve","why":"lost"}}""", "Pin or screw between links, 12 side replaced" },
+        { "a keeper", """{"request":"replacePart","on":"soft","byHand":{"kind":"part","of":"soft","part":"keeper","why":"lost"}}""", "Keeper replaced: it was lost." },
         { "off and on", """{"request":"offAndOn","on":"bracelet"}""", "Band taken off and put on again." },
         { "pull-through off and on", """{"request":"offAndOn","on":"pulledThrough","held":"looseBars"}""", "Band taken off and put on again." },
         { "own strap on", """{"request":"putOwnBandOn","byHand":{"kind":"ownBandOn","of":"soft","attaches":"quickRelease"}}""", "own strap put on; not sized." },
@@ -78,6 +78,8 @@ public sealed class CounterTests : IDisposable
         (await _shop.Get("/api/jobs")).AsArray().Count.ShouldBe(before);
         var refused = await _shop.Post("/api/counter", new { request = "changeStrap", by = "MK", lugWidth = "200" }, HttpStatusCode.BadRequest);
         refused["errors"]!["$.lugWidth"]![0]!.GetValue<string>().ShouldContain("6 to 40 mm");
+        (await _shop.Post("/api/counter", new { request = "changeStrap", by = "MK", lugWidth = "20", sized = "oldStrap", bucklePiece = "75" }, HttpStatusCode.BadRequest))["errors"]!["$.toHole"]![0]!
+            .GetValue<string>().ShouldStartWith("Sized by the old strap");
         await _shop.Post("/api/counter", new { request = "replacePart", by = "MK", byHand = new { kind = "part", of = "mesh", part = "linkPin" } }, HttpStatusCode.BadRequest);
         await _shop.Post("/api/counter", new { request = "positionOnly", by = "MK" }, HttpStatusCode.Conflict);
         (await _shop.Get("/api/jobs")).AsArray().Count.ShouldBe(before, "nothing is half taken in");
@@ -113,7 +115,7 @@ public sealed class CounterTests : IDisposable
     [Fact]
     public async Task A_bar_that_is_part_of_the_case_is_no_part_that_is_replaced_here()
     {
-        var job = (await _shop.Post("/api/counter", new { request = "replacePart", by = "MK", on = "pulledThrough", byHand = new { kind = "part", of = "pulledThrough", part = "lugBar", side = "six", lost = true } }, HttpStatusCode.Created))["id"]!.GetValue<long>();
+        var job = (await _shop.Post("/api/counter", new { request = "replacePart", by = "MK", on = "pulledThrough", byHand = new { kind = "part", of = "pulledThrough", part = "lugBar", side = "six", why = "lost" } }, HttpStatusCode.Created))["id"]!.GetValue<long>();
         await _shop.Patch($"/api/jobs/{job}/gauge", new { attachment = "fixedBar" });
         foreach (var page in (string[])["", "/gauge", "/bench", "/hand-over", "/job-sheet.pdf"])
             ((int)(await _shop.Client.GetAsync($"/api/jobs/{job}{page}")).StatusCode).ShouldBe(200, page);

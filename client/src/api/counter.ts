@@ -9,7 +9,17 @@ type Schemas = components['schemas']
 export type CounterSheet = Schemas['CounterWire']
 export type CounterAnswer = Schemas['CounterAnswer']
 export type CounterOffer = Schemas['CounterOffer']
+export type RequestAsks = Schemas['RequestAsks']
 export type HandWork = Schemas['HandWorkWire']
+
+/** What each short job is asked. */
+export function useCounterQuestions() {
+  return useQuery({
+    queryKey: ['counter', 'questions'],
+    queryFn: () => answered(api.GET('/api/counter/questions')),
+    staleTime: Infinity,
+  })
+}
 
 /** What a short job comes to, while it is typed; nothing is stored by asking. */
 export function useCounterAnswer(sheet: MaybeRefOrGetter<CounterSheet>) {

@@ -964,6 +964,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/counter/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What each short job is asked, in the order of the hand. */
+        get: operations["counterQuestions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/counter/answer": {
         parameters: {
             query?: never;
@@ -2139,8 +2156,18 @@ export interface components {
         AnswerWire: {
             answer: string;
         };
+        /** @enum {unknown} */
+        AnsweredBy: "choice" | "length" | "count" | "offer";
+        /** @enum {unknown} */
+        Ask: "lugWidth" | "on" | "held" | "sized" | "bucklePiece" | "toHole" | "sent" | "bandId" | "claspKind" | "claspEnd" | "claspId" | "links" | "of" | "twelve" | "six" | "from" | "to" | "part" | "side" | "why" | "attaches";
         AskQuoteWire: {
             supplier: string;
+        };
+        AsksByHand: {
+            tells: components["schemas"]["HandWorkKind"];
+            name: string;
+            questions: components["schemas"]["QuestionWire"][];
+            orByFigures: boolean;
         };
         /** @enum {unknown} */
         AssumedFigure: "aspect" | "barRiseMm" | "barToBarMm";
@@ -2415,6 +2442,10 @@ export interface components {
             /** @description Millimetres, at most three decimals. */
             toleranceMm: number;
         };
+        ChoiceWire: {
+            value: string;
+            says: string;
+        };
         ChooseWire: {
             /** Format: int64 */
             bandId: number;
@@ -2642,6 +2673,8 @@ export interface components {
             /** @enum {unknown} */
             links?: "splitPin" | "pinWithTube" | "screw" | "screwInTube" | "springBar" | "leveredBar" | "fixedBar" | "screwedBar" | "slotScrews" | "frictionPin" | "threaded" | "byHand" | "sewn" | "riveted" | "openEnd" | "makersOwn" | "notLookedAt" | null;
             byHand?: null | components["schemas"]["HandWorkWire"];
+            /** @enum {unknown} */
+            sized?: "notSized" | "oldStrap" | "sent" | null;
             bucklePiece?: null | string;
             toHole?: null | string;
             sent?: null | string;
@@ -2790,6 +2823,7 @@ export interface components {
             copy: components["schemas"]["CopySheet"];
             wristHistory: components["schemas"]["WristVisitWire"][];
             braceletWanted: boolean;
+            byHand: null | components["schemas"]["AsksByHand"];
             bracelet: components["schemas"]["OwnBraceletWire"];
         };
         GaugeWire: {
@@ -2898,7 +2932,8 @@ export interface components {
         HandWorkKind: "byCount" | "atPlace" | "part" | "ownBandOn";
         HandWorkWire: {
             kind: components["schemas"]["HandWorkKind"];
-            of?: components["schemas"]["OnTheWatch"];
+            /** @enum {unknown} */
+            of?: "nothing" | "soft" | "bracelet" | "mesh" | "pulledThrough" | null;
             /** Format: int32 */
             twelve?: null | number;
             /** Format: int32 */
@@ -2910,8 +2945,9 @@ export interface components {
             /** @enum {unknown} */
             part?: "lugBar" | "linkPin" | "claspPin" | "keeper" | "tongue" | null;
             /** @enum {unknown} */
-            side?: "twelve" | "six" | null;
-            lost?: null | boolean;
+            side?: "twelve" | "six" | "both" | null;
+            /** @enum {unknown} */
+            why?: "lost" | "worn" | null;
             attaches?: components["schemas"]["BandAttachment"];
         };
         HandsWire: {
@@ -3551,10 +3587,7 @@ export interface components {
         OfferChoiceWire: {
             article: string;
         };
-        /**
-         * @default bracelet
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         OnTheWatch: "nothing" | "soft" | "bracelet" | "mesh" | "pulledThrough";
         OnePieceSheet: {
             firstHole: string;
@@ -3910,6 +3943,16 @@ export interface components {
         };
         /** @enum {unknown} */
         PullThroughWay: "double" | "single" | "reversedDouble" | "reversedSingle";
+        QuestionWire: {
+            ask: components["schemas"]["Ask"];
+            label: string;
+            by: components["schemas"]["AnsweredBy"];
+            unit: string;
+            choices: components["schemas"]["ChoiceWire"][];
+            usual: null | string;
+            when: null | components["schemas"]["WhenWire"];
+            isByHand: boolean;
+        };
         QuoteLineWire: {
             article: string;
             /** Format: int32 */
@@ -3980,6 +4023,13 @@ export interface components {
         };
         /** @enum {unknown} */
         Request: "changeStrap" | "fitMesh" | "replaceClasp" | "takeLinksOut" | "putLinksIn" | "refit" | "somethingElse" | "positionOnly" | "replacePart" | "offAndOn" | "putOwnBandOn";
+        RequestAsks: {
+            request: components["schemas"]["Request"];
+            name: string;
+            /** @enum {unknown} */
+            tells: "byCount" | "atPlace" | "part" | "ownBandOn" | null;
+            questions: components["schemas"]["QuestionWire"][];
+        };
         ReserveWire: {
             /** @description Millimetres, at most three decimals. */
             tighterMm: number;
@@ -4654,6 +4704,10 @@ export interface components {
             /** @description Millimetres, at most three decimals. */
             windowMm: number;
             text: string;
+        };
+        WhenWire: {
+            ask: components["schemas"]["Ask"];
+            is: string[];
         };
         WishesWire: {
             water?: null | boolean;
@@ -7153,6 +7207,26 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    counterQuestions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RequestAsks"][];
                 };
             };
         };

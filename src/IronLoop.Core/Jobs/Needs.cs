@@ -1,3 +1,4 @@
+using IronLoop.Core.Bench;
 using IronLoop.Core.Gauging;
 using IronLoop.Core.Matching;
 
@@ -96,6 +97,21 @@ public sealed record Needs(Request Request, string Name, IReadOnlyList<Asked> Mu
         new(Request.PutOwnBandOn, "put a band of the owner’s on", [Asked.OwnBand], [Asked.OnTheWatch, Asked.LugWidth, Asked.Attachment, Asked.BandWidths], []),
         new(Request.SomethingElse, "something else", [], [], []),
     ];
+
+    /// <summary>What of a request is told by hand; null where none of it is.</summary>
+    /// <param name="request">What is asked for.</param>
+    public static HandWorkKind? ToldBy(Request request) => Table.Where(n => n.Request == request).SelectMany(n => n.Must).Select(a => (HandWorkKind?)(a switch
+    {
+        Asked.Count => HandWorkKind.ByCount,
+        Asked.Place => HandWorkKind.AtPlace,
+        Asked.Part => HandWorkKind.Part,
+        Asked.OwnBand => HandWorkKind.OwnBandOn,
+        _ => null,
+    })).FirstOrDefault(k => k is not null);
+
+    /// <summary>Whether a request that is told by hand can be told by figures instead.</summary>
+    /// <param name="request">What is asked for.</param>
+    public static bool CanBeFigured(Request request) => Table.Count(n => n.Request == request) > 1;
 
     /// <summary>What a request asks.</summary>
     /// <param name="request">What is asked for.</param>

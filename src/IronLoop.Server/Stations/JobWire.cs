@@ -107,7 +107,7 @@ internal sealed record JobWire(
                 figures.Family,
                 figures.LugsOverhang,
                 progress.Missing),
-            HandWorkWire.Tell(file.Account.ByHand),
+            HandWorkWire.Tell(file.Account.ByHand, file.Job.Request),
             file is { Stock: { } stock, Work: null } ? BandWire.Of(stock) : null,
             progress.ClaspKept,
             progress.OtherClasp,

@@ -2,7 +2,7 @@
 import { refDebounced, useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, onMounted, reactive, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { useCounter, useCounterAnswer } from '../../api/counter'
+import { useCounter, useCounterAnswer, useCounterQuestions, type RequestAsks } from '../../api/counter'
 import { saidOf, wholeOf } from '../../api/refused'
 import type { Request } from '../../api/shop'
 import ByField from '../../controls/ByField.vue'
@@ -10,7 +10,8 @@ import RefusedLine from '../../controls/RefusedLine.vue'
 import { useActing } from '../../controls/acting'
 import { pathOf } from '../../job/stations'
 import VerdictRing from '../VerdictRing.vue'
-import { asked, questionsOf, sheetOf, type Answers, type Ask } from './sheet'
+import { askedOf, type Answers, type Question } from '../questions'
+import { sheetOf } from './sheet'
 
 const router = useRouter()
 const initials = useLocalStorage('iron-loop-initials', '')
@@ -20,19 +21,34 @@ const who = reactive({ client: '', watch: '', words: '', by: initials.value, wea
 const { busy, error, act } = useActing(400)
 const takeIn = useCounter()
 
-const first: Ask = { name: 'request', label: 'What is asked for', choices: asked }
-const asks = computed(() => [first, ...(request.value ? questionsOf(request.value, answers) : [])])
+const { data: requests } = useCounterQuestions()
+/** What is asked of the request that was chosen. */
+const chosen = computed(() => requests.value?.find((r) => r.request === request.value))
+type Ask = Pick<Question, 'label' | 'choices' | 'usual' | 'unit'> & { ask: string; by: Question['by'] }
+const first = computed<Ask>(() => ({
+  ask: 'request',
+  label: 'What is asked for',
+  by: 'choice',
+  choices: (requests.value ?? []).map((r) => ({ value: r.request, says: r.name })),
+  usual: null,
+  unit: '',
+}))
+const asks = computed<Ask[]>(() => [
+  first.value,
+  ...(chosen.value ? askedOf(chosen.value.questions, answers) : []),
+])
 /** The question the keys go to; behind the last one, Enter goes to the bench. */
 const at = ref(0)
 const typed = ref('')
 const now = computed<Ask | undefined>(() => asks.value[at.value])
 
+const nothing: RequestAsks = { request: 'somethingElse', name: '', tells: null, questions: [] }
 /** What is in the middle of being typed is answered with the rest. */
 const sheet = computed(() =>
   sheetOf(
-    request.value ?? 'somethingElse',
+    chosen.value ?? nothing,
     now.value && !choicesOf(now.value) && typed.value !== ''
-      ? { ...answers, [now.value.name]: typed.value }
+      ? { ...answers, [now.value.ask]: typed.value }
       : answers,
     who,
   ),
@@ -48,20 +64,21 @@ const offers = computed(() => answer.value?.offers ?? [])
 const isReady = computed(() => request.value !== undefined && answer.value?.whyNot == null && !unheard.value)
 
 function choicesOf(ask: Ask) {
-  return ask.name === 'offer'
+  if (ask.by === 'length' || ask.by === 'count') return undefined
+  return ask.by === 'offer'
     ? offers.value.map((o) => ({
         value: String(o.id),
-        title: `${o.name}, ${(Number(o.priceCents) / 100).toFixed(2)}`,
+        says: `${o.name}, ${(Number(o.priceCents) / 100).toFixed(2)}`,
         offer: o,
       }))
-    : ask.choices?.map((c) => ({ ...c, offer: undefined }))
+    : ask.choices.map((c) => ({ ...c, offer: undefined }))
 }
 
 function answerTo(ask: Ask) {
-  const value = ask.name === 'request' ? request.value : answers[ask.name]
+  const value = ask.ask === 'request' ? request.value : answers[ask.ask]
   return value === undefined
     ? ''
-    : (choicesOf(ask)?.find((c) => c.value === value)?.title ?? `${value} ${ask.unit ?? ''}`)
+    : (choicesOf(ask)?.find((c) => c.value === value)?.says ?? `${value} ${ask.unit}`)
 }
 
 const keys = useTemplateRef<HTMLElement>('keys')
@@ -70,10 +87,10 @@ onMounted(() => keys.value?.focus())
 function take(value: string) {
   const ask = now.value
   if (!ask) return
-  if (ask.name === 'request') {
+  if (ask.ask === 'request') {
     request.value = value as Request
     for (const name of Object.keys(answers)) answers[name] = undefined
-  } else answers[ask.name] = value
+  } else answers[ask.ask] = value
   go(at.value + 1)
 }
 
@@ -83,11 +100,13 @@ function go(to: number) {
   void nextTick(() => keys.value?.focus())
 }
 
-/** What is offered is not here yet: keys pressed meanwhile are taken when it is. */
-const isWaiting = computed(() => now.value?.name === 'offer' && (!isHeard.value || offers.value.length === 0))
+/** What is asked or offered is not here yet: keys pressed meanwhile are taken when it is. */
+const isWaiting = computed(
+  () => !requests.value || (now.value?.by === 'offer' && (!isHeard.value || offers.value.length === 0)),
+)
 const ahead: string[] = []
-watch(isWaiting, (waits) => {
-  if (!waits) for (const key of ahead.splice(0)) press(key)
+watch(isWaiting, () => {
+  while (!isWaiting.value && ahead.length > 0) press(ahead.shift()!)
 })
 
 function onKey(event: KeyboardEvent) {
@@ -103,7 +122,7 @@ function press(key: string) {
   const ask = now.value
   if (key === 'Enter') {
     if (!ask) return void bench()
-    const given = typed.value || answers[ask.name] || ask.usual
+    const given = typed.value || answers[ask.ask] || ask.usual
     if (given) take(given)
   } else if (key === 'Backspace') {
     if (typed.value !== '') typed.value = typed.value.slice(0, -1)
@@ -111,7 +130,7 @@ function press(key: string) {
   } else if (ask && choicesOf(ask)) {
     const choice = choicesOf(ask)?.[Number(key) - 1]
     if (choice) take(choice.value)
-  } else if (ask?.name === 'from' && typed.value !== '' && (key === '+' || key === '-')) {
+  } else if (ask?.ask === 'from' && typed.value !== '' && (key === '+' || key === '-')) {
     // A place more or less is said by a sign.
     answers.from = typed.value
     answers.to = String(Number(typed.value) + (key === '+' ? 1 : -1))
@@ -120,8 +139,8 @@ function press(key: string) {
 }
 
 function bench() {
-  if (!request.value) return
-  const whole = sheetOf(request.value, answers, who)
+  if (!chosen.value) return
+  const whole = sheetOf(chosen.value, answers, who)
   return act(async () => {
     const job = await takeIn(whole)
     initials.value = job.takenInBy
@@ -140,10 +159,10 @@ watch(request, () => (error.value = null))
       <div ref="keys" class="asks" tabindex="0" data-testid="keys" @keydown="onKey">
         <div
           v-for="(ask, i) in asks"
-          :key="ask.name"
+          :key="ask.ask"
           class="ask"
           :class="{ now: i === at }"
-          :data-ask="ask.name"
+          :data-ask="ask.ask"
         >
           <button type="button" class="label" tabindex="-1" @click="go(i)">{{ ask.label }}</button>
           <template v-if="i === at">
@@ -158,15 +177,15 @@ watch(request, () => (error.value = null))
                 @click="take(c.value)"
               >
                 <kbd>{{ n + 1 }}</kbd> <VerdictRing v-if="c.offer" :verdict="c.offer.verdict" bare />{{
-                  c.title
+                  c.says
                 }}
               </button>
               <span v-if="choicesOf(ask)?.length === 0" class="quiet">none yet</span>
             </span>
             <span v-else class="typing"
-              ><span class="figure">{{ typed || answers[ask.name] || ask.usual || '' }}</span
+              ><span class="figure">{{ typed || answers[ask.ask] || ask.usual || '' }}</span
               ><span class="cursor" /> <span class="quiet">{{ ask.unit }}</span><span
-                v-if="ask.name === 'from'"
+                v-if="ask.ask === 'from'"
                 class="quiet"
                 >, then + or − for one place looser or tighter</span
               ></span

@@ -30,13 +30,6 @@ const parts = computed(() =>
   ).filter((p) => p.part !== 'bracelet' || sheet.value?.braceletWanted),
 )
 
-/** What can be told by a count, a place or a part. */
-const byHand = computed(() =>
-  ['takeLinksOut', 'putLinksIn', 'refit', 'positionOnly', 'replacePart', 'putOwnBandOn'].includes(
-    job.value.request,
-  ),
-)
-
 /** Figures asked for though this job does not need them. */
 const also = ref<GaugedFigure[]>([])
 const partOf = { watch: 'watch', band: 'bracelet', wrist: 'wrist', clasp: null } as const
@@ -89,7 +82,7 @@ function choose(field: 'attachment' | 'caseShape' | 'family', value: string) {
 <template>
   <div v-if="sheet" ref="root" class="gauge">
     <PartTabs :parts="parts" label="What is gauged" :open="part" @open="open" />
-    <ByHandPart v-if="byHand && part === 'watch'" />
+    <ByHandPart v-if="sheet.byHand && part === 'watch'" :asks="sheet.byHand" />
     <div v-if="part === 'watch'" class="choices">
       <v-select
         :model-value="sheet.attachment"

@@ -20,11 +20,15 @@ internal static class CounterEndpoints
     public static void MapCounter(this IEndpointRouteBuilder routes)
     {
         var counter = routes.MapGroup("/api/counter").WithTags("counter");
+        counter.MapGet("/questions", Asks).WithName("counterQuestions").WithSummary("What each short job is asked, in the order of the hand.");
         counter.MapPost("/answer", Answer).WithName("counterAnswer").WithSummary("What a short job comes to, while it is typed; nothing is stored.")
             .WithMetadata(new OnlyAsks()).ProducesValidationProblem();
         counter.MapPost("", TakeIn).WithName("counter").WithSummary("Takes a short job in, with what was gauged and chosen over the counter, and to the bench.")
             .Produces<JobWire>(StatusCodes.Status201Created).ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict);
     }
+
+    private static List<RequestAsks> Asks() =>
+        [.. Questions.Counter.Select(r => new RequestAsks(r.Request, r.Name, Core.Jobs.Needs.ToldBy(r.Request), QuestionWire.Of(Questions.AtTheCounter(r.Request))))];
 
     private static IResult TakeIn(CounterWire heard, OpenShop shop, TimeProvider clock)
     {
@@ -115,7 +119,11 @@ internal static class CounterEndpoints
         };
         var (piece, hole) = (refusals.Typed("$.bucklePiece", heard.BucklePiece, Pieces), refusals.Typed("$.toHole", heard.ToHole, Pieces));
         var sent = refusals.Typed("$.sent", heard.Sent, FitRanges.Target);
-        var byHand = heard.ByHand?.Read(refusals, "$.byHand");
+        var byHand = heard.ByHand?.Read(refusals, heard.Request, "$.byHand");
+        if (isWhole && heard.Sized == SizedBy.OldStrap && (piece is null || hole is null))
+            refusals.Add(piece is null ? "$.bucklePiece" : "$.toHole", "Sized by the old strap: both its lengths are wanted, lug end to the buckle’s bar and lug end to the worn hole.");
+        if (isWhole && heard.Sized == SizedBy.Sent && sent is null)
+            refusals.Add("$.sent", "Sized by a measure that was sent: the length of the loop is wanted.");
         refusals.ThrowIfAny("The job cannot be taken in like this.");
 
         var at = clock.GetUtcNow();

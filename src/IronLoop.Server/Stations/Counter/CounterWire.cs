@@ -1,5 +1,6 @@
 using IronLoop.Core.Bench;
 using IronLoop.Core.Gauging;
+using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
 
@@ -21,6 +22,7 @@ namespace IronLoop.Server.Stations.Counter;
 /// <param name="Thickness">The band's thickness, as typed.</param>
 /// <param name="Links">What joins the links; left out where nobody looked.</param>
 /// <param name="ByHand">Work that is told by a count, a place or a part.</param>
+/// <param name="Sized">What its length is found by; left out, by whatever of it is given.</param>
 /// <param name="BucklePiece">Of the old strap: from lug end to the buckle's bar, as typed.</param>
 /// <param name="ToHole">Of the old strap: from lug end to the worn hole, as typed.</param>
 /// <param name="Sent">The length of a loop that the owner sent, as typed.</param>
@@ -29,7 +31,11 @@ namespace IronLoop.Server.Stations.Counter;
 internal sealed record CounterWire(
     Request Request, string? By = null, string? Client = null, string? Watch = null, string? Words = null, DateOnly? Promised = null, bool Wearer = true, OnTheWatch? On = null,
     HeldBy Held = HeldBy.NotLookedAt, string? LugWidth = null, ClaspKind? ClaspKind = null, string? ClaspEnd = null, string? Thickness = null, Fastener? Links = null, HandWorkWire? ByHand = null,
-    string? BucklePiece = null, string? ToHole = null, string? Sent = null, long? BandId = null, long? ClaspId = null);
+    SizedBy? Sized = null, string? BucklePiece = null, string? ToHole = null, string? Sent = null, long? BandId = null, long? ClaspId = null);
+
+/// <summary>What a short job is asked.</summary>
+/// <param name="Tells">What of it is told by hand; null where nothing is.</param>
+internal sealed record RequestAsks(Request Request, string Name, HandWorkKind? Tells, IReadOnlyList<QuestionWire> Questions);
 
 /// <summary>A band or clasp that could go on.</summary>
 /// <param name="Says">The rule that decides, in words.</param>

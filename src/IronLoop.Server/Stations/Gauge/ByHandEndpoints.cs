@@ -20,12 +20,12 @@ internal static class ByHandEndpoints
     private static JobWire Tell(long id, HandWorkWire told, OpenShop shop, TimeProvider clock)
     {
         var refusals = new Refusals();
-        var byHand = told.Read(refusals);
+        using var work = shop.Begin();
+        var file = TheJob.For(work, id, JobAct.TellByHand);
+        var byHand = told.Read(refusals, file.Job.Request);
         if (byHand is null)
             refusals.Add("$", "Nothing is told by this: give the links of a side, two places that differ, or a part.");
         refusals.ThrowIfAny("This is no work yet.");
-        using var work = shop.Begin();
-        TheJob.For(work, id, JobAct.TellByHand);
         HandWorks.Set(work, id, byHand);
         Plans.Drop(work, id);
         work.Commit();

@@ -1,4 +1,5 @@
 using IronLoop.Core.Bands;
+using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Gauging;
 using IronLoop.Core.Jobs;
@@ -27,7 +28,18 @@ internal sealed record WristWire(WornAt? WornAt, Season Season, bool SeasonAssum
 /// <summary>A client's wrist on one visit.</summary>
 internal sealed record WristVisitWire(long JobId, DateOnly Day, Length Mm, Season Season, WearPreference? Wear, bool Here);
 
+/// <summary>What can be told by hand, without a figure.</summary>
+/// <param name="Name">What is asked for, in words.</param>
+/// <param name="OrByFigures">Whether it can be told by figures instead.</param>
+internal sealed record AsksByHand(HandWorkKind Tells, string Name, IReadOnlyList<QuestionWire> Questions, bool OrByFigures)
+{
+    public static AsksByHand? Of(Request request) => Needs.ToldBy(request) is { } tells
+        ? new AsksByHand(tells, Needs.Of(request, byHand: true).Name, QuestionWire.Of(Core.Jobs.Questions.ByHand(request)), Needs.CanBeFigured(request))
+        : null;
+}
+
 /// <summary>The gauging sheet of a job.</summary>
+/// <param name="ByHand">Null where nothing of it is told by hand.</param>
 internal sealed record GaugeSheetWire(
     IReadOnlyList<GaugeLineWire> Lines,
     Attachment? Attachment,
@@ -40,6 +52,7 @@ internal sealed record GaugeSheetWire(
     CopySheet Copy,
     IReadOnlyList<WristVisitWire> WristHistory,
     bool BraceletWanted,
+    AsksByHand? ByHand,
     OwnBraceletWire Bracelet)
 {
     public static GaugeSheetWire Read(ShopWork work, JobSnapshot file)
@@ -64,6 +77,7 @@ internal sealed record GaugeSheetWire(
             new CopySheet(Text(figures.Copy?.Loop), Text(figures.Copy?.BarToBar), Text(figures.Copy?.BarRise), Text(figures.Copy?.Thickness), figures.Copy?.By ?? LoopBy.Measured),
             [.. Wrists.HistoryOf(work, job.Client.Id).Select(v => new WristVisitWire(v.JobId, v.Day, v.Round, v.Season, v.Wear, v.JobId == job.Id))],
             needs.Must.Contains(Asked.Bracelet) || needs.Sharpens.Contains(Asked.Bracelet),
+            AsksByHand.Of(job.Request),
             OwnBraceletWire.Of(figures));
     }
 
