@@ -51,10 +51,7 @@ export function useOrders() {
     book: useQuery({
       queryKey: ['orders'],
       queryFn: () => answered(api.GET('/api/orders')),
-      refetchInterval: (query) =>
-        query.state.data?.orders.some((o) => ['sending', 'accepted', 'partly'].includes(o.state))
-          ? 3_000
-          : false,
+      refetchInterval: (query) => (query.state.data?.orders.some((o) => o.isAsked) ? 3_000 : false),
     }),
     make: (supplier: string, by: string) =>
       changed(answered(api.POST('/api/orders', { body: { supplier, by } }))),

@@ -3644,6 +3644,8 @@ export interface components {
             lines: components["schemas"]["OrderLineWire"][];
             /** Format: int64 */
             totalCents: number;
+            isAsked: boolean;
+            canCome: boolean;
         };
         OtherClaspWire: {
             /** Format: int64 */

@@ -168,9 +168,7 @@ watch(
           <v-btn color="primary" :loading="busy === 'receive'" @click="bookIn(o)">Book into stock</v-btn>
           <v-btn variant="text" @click="receiving = null">Leave it</v-btn>
         </template>
-        <v-btn v-else-if="!['done', 'refused'].includes(o.state)" variant="outlined" @click="begin(o)"
-          >A delivery came</v-btn
-        >
+        <v-btn v-else-if="o.canCome" variant="outlined" @click="begin(o)">A delivery came</v-btn>
         <a class="plain" :href="`/api/orders/${o.id}.pdf`" target="_blank">PDF</a>
         <a class="plain" :href="`/api/orders/${o.id}.pdf?paper=letter`" target="_blank">PDF, letter</a>
         <a class="plain" :href="`/api/orders/${o.id}.csv`" download>CSV</a>

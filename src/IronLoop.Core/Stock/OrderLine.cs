@@ -22,6 +22,16 @@ public enum OrderState
     Refused,
 }
 
+/// <summary>What is true of a state of an order.</summary>
+public static class OrderStates
+{
+    /// <summary>Whether the supplier may still have news of it: then it is asked.</summary>
+    public static bool IsAsked(this OrderState state) => state is OrderState.Sending or OrderState.Accepted or OrderState.Partly;
+
+    /// <summary>Whether some of it can still come.</summary>
+    public static bool CanCome(this OrderState state) => state is not (OrderState.Done or OrderState.Refused);
+}
+
 /// <summary>A line of an order.</summary>
 /// <param name="Measured">What it is by its measured figures.</param>
 /// <param name="Count">How many are ordered.</param>

@@ -69,7 +69,7 @@ internal sealed class OrderDesk(OpenShop shop, SupplierCalls suppliers, TimeProv
     {
         IReadOnlyList<StoredOrder> open;
         using (var work = shop.Look())
-            open = [.. Orders.All(work).Where(o => o.State is OrderState.Sending or OrderState.Accepted or OrderState.Partly)];
+            open = [.. Orders.All(work).Where(o => o.State.IsAsked())];
         var troubles = new List<Exception>();
         foreach (var order in open)
         {

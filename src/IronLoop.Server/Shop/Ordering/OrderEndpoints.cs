@@ -23,9 +23,11 @@ internal sealed record OrderLineWire(
 internal sealed record ToOrderWire(string Supplier, IReadOnlyList<OrderLineWire> Lines, long TotalCents);
 
 /// <summary>An order.</summary>
+/// <param name="IsAsked">Whether the supplier may still have news of it.</param>
+/// <param name="CanCome">Whether some of it can still come.</param>
 internal sealed record OrderWire(
     long Id, string Supplier, OrderState State, string Number, DateTimeOffset MadeAt, string MadeBy, DateTimeOffset? SentAt, int Tries, string Says,
-    IReadOnlyList<OrderLineWire> Lines, long TotalCents);
+    IReadOnlyList<OrderLineWire> Lines, long TotalCents, bool IsAsked, bool CanCome);
 
 /// <summary>What is to be ordered, what is ordered, and who is asked.</summary>
 /// <param name="Suppliers">Address of the suppliers' service; null when there is none.</param>
@@ -43,7 +45,7 @@ internal sealed record OrderBookWire(IReadOnlyList<ToOrderWire> ToOrder, IReadOn
             [
                 .. Storage.Orders.All(work).Select(o => new OrderWire(
                     o.Id, o.Supplier, o.State, o.Number, o.MadeAt, o.MadeBy, o.SentAt, o.Tries, o.Says, [.. o.Lines.Select(OrderLineWire.Of)],
-                    o.Lines.Sum(l => l.Part.Part.PriceCents * l.Line.Count))),
+                    o.Lines.Sum(l => l.Part.Part.PriceCents * l.Line.Count), o.State.IsAsked(), o.State.CanCome())),
             ],
             address,
             address is not null && address == source.StandIn);
