@@ -1,18 +1,21 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import FourRulers from '../drawing/FourRulers.vue'
 import LoopDrawing from '../drawing/LoopDrawing.vue'
 import { useJobHere } from './here'
 
 /** Without rulers, another thing is measured by now. */
 withDefaults(defineProps<{ rulers?: boolean; small?: boolean }>(), { rulers: true })
-const { loop, marked } = useJobHere()
+const { job, loop, marked } = useJobHere()
+/** Work of which nobody judges a length has no loop to wait for. */
+const isSized = computed(() => job.value.stations.some((s) => s.station === 'size' && s.used))
 </script>
 
 <template>
   <div v-if="loop?.drawing" class="drawing">
     <LoopDrawing :drawing="loop.drawing" :small="small" :marked="marked" />
   </div>
-  <p v-else class="quiet empty">
+  <p v-else-if="isSized" class="quiet empty">
     The loop is drawn here once lug-to-lug, wrist and wear preference are gauged.
   </p>
   <FourRulers v-if="rulers && loop?.rulers" :rulers="loop.rulers" />

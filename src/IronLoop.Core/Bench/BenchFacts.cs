@@ -253,6 +253,9 @@ public sealed record BenchFacts(Attachment Attachment, AsItCame Came, Band Band,
     /// <summary>Whether the bars that come out with the old band are used again.</summary>
     public bool ReuseBars { get; init; } = true;
 
+    /// <summary>The sides whose bar is worn, of the band that stays: one from stock takes its place.</summary>
+    public IReadOnlySet<Side> WornBars { get; init; } = new HashSet<Side>();
+
     /// <summary>Whether the bars have to be curved.</summary>
     public bool CurvedBars { get; init; }
 

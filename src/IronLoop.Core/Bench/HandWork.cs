@@ -117,7 +117,7 @@ public abstract record HandWork(OnTheWatch Of)
                 WornPart.LugBar when facts.Attachment is not (Attachment.SpringBarBlind or Attachment.SpringBarDrilled) || facts.Came.Held == HeldBy.Screws =>
                     on with { NewParts = [.. Sides.Select(s => new NewPart($"lug-{Laid.On(s)}", IsLost))] },
                 WornPart.LugBar when IsLost => on with { Came = on.Came with { MissingBars = new HashSet<Side>([.. on.Came.MissingBars, .. Sides]) } },
-                WornPart.LugBar => on with { ReuseBars = false },
+                WornPart.LugBar => on with { WornBars = new HashSet<Side>(Sides) },
                 WornPart.LinkPin or WornPart.ClaspPin => on with
                 {
                     NewParts = [.. Sides.Select(s => new NewPart($"{FromTheWatch.Wanted}.{(What == WornPart.LinkPin ? $"joint-{Laid.On(s)}-1" : $"clasp-{Laid.On(s)}")}", IsLost))],

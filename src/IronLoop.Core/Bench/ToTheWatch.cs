@@ -68,9 +68,14 @@ public static class ToTheWatch
             return false;
         var lug = from.Lug(side);
         if (facts.Came.IsWanted)
-            return lug is { Closed: false } || (lug is { Fastener: Fastener.SpringBar } && !facts.ReuseBars);
+            return lug is { Closed: false } || lug is not null && Renews(facts, lug, side);
         return facts.Band.Facts.Attaches != BandAttachment.QuickRelease && (!facts.ReuseBars || ReusableBar(facts, from, lug) is null);
     }
+
+    /// <summary>Whether the bar that holds the band which stays makes room for one from stock. One that nobody looked at may be worn too.</summary>
+    private static bool Renews(BenchFacts facts, Joint lug, Side side) => facts.WornBars.Contains(side)
+        ? lug.Fastener is Fastener.SpringBar or Fastener.LeveredBar or Fastener.NotLookedAt
+        : lug.Fastener == Fastener.SpringBar && !facts.ReuseBars;
 
     /// <summary>The bar that holds the old band, where the new one can be held by it.</summary>
     private static string? ReusableBar(BenchFacts facts, Stand from, Joint? lug) => lug switch
@@ -107,12 +112,14 @@ public static class ToTheWatch
         var (lugId, roundId) = ($"lug-{on}", $"round-{on}");
         var (lug, round) = (to.Lug(side), to.Joint(roundId));
         var isOn = lug is { Closed: true } && (lug.Joins(end) || round is { Closed: true } && round.Joins(end));
-        if (isOn && (facts.ReuseBars || !facts.Came.IsWanted || lug!.Fastener != Fastener.SpringBar || lug.Parts.Contains($"stock-bar-{on}")))
+        var fresh = $"stock-bar-{on}";
+        var renews = isOn && facts.Came.IsWanted && Renews(facts, lug!, side) && !lug!.Parts.Contains(fresh) && lug.B != fresh;
+        if (isOn && !renews)
             return;
         string[] hollow = to.Find($"hollow-{on}") is null ? [] : [$"hollow-{on}"];
         if (facts.Attachment == Attachment.FixedBar || to[end].Kind == ThingKind.OnePieceBand || facts.Band.Facts.Attaches == BandAttachment.OpenEnd)
         {
-            var bar = lug is { Closed: true } && to[lug.B].Kind == ThingKind.Bar ? lug.B : OwnBar(facts, to, lug, on) ?? to.Find($"stock-bar-{on}")?.Id ?? throw new BenchException($"There is no bar for the {on} side.");
+            var bar = renews ? fresh : lug is { Closed: true } && to[lug.B].Kind == ThingKind.Bar ? lug.B : OwnBar(facts, to, lug, on) ?? to.Find($"stock-bar-{on}")?.Id ?? throw new BenchException($"There is no bar for the {on} side.");
             if (lug is null || !lug.Closed || lug.B != bar)
                 to.Set(new Joint(lugId, head, bar, facts.Attachment == Attachment.ScrewBar ? Fastener.ScrewedBar : Fastener.SpringBar, [], true, side, null));
             to.Set(new Joint(roundId, bar, end, FromTheWatch.Round(to[end].Kind), [], true, side, null));

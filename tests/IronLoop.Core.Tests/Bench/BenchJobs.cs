@@ -171,6 +171,8 @@ internal static class BenchJobs
         ("by hand: micro-adjust, two looser", ByHand(new HandWork.AtPlace(OnTheWatch.Bracelet, 1, 3))),
         ("by hand: a lost bar on 6", ByHand(new HandWork.Part(WornPart.LugBar, OnTheWatch.Soft, Side.Six, IsLost: true))),
         ("by hand: both bars worn", ByHand(new HandWork.Part(WornPart.LugBar, OnTheWatch.Bracelet, null, IsLost: false))),
+        ("by hand: a worn bar on 6, nothing looked at", ByHand(new HandWork.Part(WornPart.LugBar, OnTheWatch.Soft, Side.Six, IsLost: false), HeldBy.NotLookedAt)),
+        ("by hand: both bars of a pull-through worn", ByHand(new HandWork.Part(WornPart.LugBar, OnTheWatch.PulledThrough, null, IsLost: false))),
         ("by hand: a pin between links lost", ByHand(new HandWork.Part(WornPart.LinkPin, OnTheWatch.Bracelet, Side.Six, IsLost: true))),
         ("by hand: a pin at the clasp worn", ByHand(new HandWork.Part(WornPart.ClaspPin, OnTheWatch.Bracelet, Side.Twelve, IsLost: false))),
         ("by hand: a buckle’s bar worn", ByHand(new HandWork.Part(WornPart.ClaspPin, OnTheWatch.Soft, Side.Twelve, IsLost: false))),

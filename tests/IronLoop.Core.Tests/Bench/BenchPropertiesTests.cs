@@ -51,6 +51,24 @@ public class BenchPropertiesTests
         worked.ShouldBeGreaterThan(3 * refused, "most of what is drawn can be worked");
     }
 
+    /// <summary>Which side, which band, however it is held, looked at or not.</summary>
+    [Fact]
+    public void A_bar_that_is_worn_makes_room_for_one_from_stock_and_the_other_stays()
+    {
+        foreach (var of in Enum.GetValues<OnTheWatch>().Where(o => o != OnTheWatch.Nothing))
+            foreach (var held in (HeldBy[])[HeldBy.NotLookedAt, HeldBy.LooseBars, HeldBy.LeveredBars])
+                foreach (var side in (Side?[])[Side.Twelve, Side.Six, null])
+                {
+                    var facts = BenchJobs.ByHand(new HandWork.Part(WornPart.LugBar, of, side, IsLost: false), held);
+                    var plan = RandomJobs.PlanOf(facts)!;
+                    var steps = Left(facts, plan, []);
+                    var after = Worked.After(plan.From, steps.SelectMany(s => s.Acts)).Stand;
+                    foreach (var one in (Side[])[Side.Twelve, Side.Six])
+                        (after.Lug(one) is { Closed: true } lug && (lug.Parts.Contains($"stock-bar-{Laid.On(one)}") || lug.B == $"stock-bar-{Laid.On(one)}"))
+                            .ShouldBe(side is null || side == one, $"{of}, {held}, {side}: {one}\n{Say(plan, steps)}");
+                }
+    }
+
     [Fact]
     public void Planned_again_after_any_step_the_same_steps_are_left() =>
         Gen.Select(RandomJobs.Any, Gen.Double[0, 1]).Sample(

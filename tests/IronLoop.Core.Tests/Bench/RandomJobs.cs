@@ -149,7 +149,7 @@ internal static class RandomJobs
         {
             0 => new HandWork.AtPlace(of, places.From, places.To),
             // A strap has one joint with a part at its buckle.
-            1 => new HandWork.Part(part.What, part.What == WornPart.LugBar ? OnTheWatch.Soft : OnTheWatch.Bracelet, side, part.IsLost),
+            1 => new HandWork.Part(part.What, part.What == WornPart.LugBar ? of : OnTheWatch.Bracelet, side, part.IsLost),
             2 => new HandWork.OffAndOn(of),
             3 => new HandWork.OwnBandOn(of, of == OnTheWatch.PulledThrough ? BandAttachment.PullThrough : places.From > 3 ? BandAttachment.QuickRelease : BandAttachment.LooseBar),
             _ => new HandWork.ByCount(new Counted(places.From - 2, places.To - 2)),

@@ -61,6 +61,7 @@ const isHeard = computed(
 )
 const refused = computed(() => (request.value ? wholeOf(unheard.value) : null))
 const offers = computed(() => answer.value?.offers ?? [])
+const minutes = computed(() => Math.max(1, Math.round(Number(answer.value?.minutes ?? 0))))
 const isReady = computed(() => request.value !== undefined && answer.value?.whyNot == null && !unheard.value)
 
 function choicesOf(ask: Ask) {
@@ -206,8 +207,8 @@ watch(request, () => (error.value = null))
           <p v-if="answer.says">{{ answer.says }}</p>
           <template v-if="answer.steps.length > 0">
             <h2>
-              At the bench, some
-              <span class="figure">{{ Math.max(1, Math.round(Number(answer.minutes))) }}</span> minutes
+              At the bench, about <span class="figure">{{ minutes }}</span>
+              {{ minutes === 1 ? 'minute' : 'minutes' }}
             </h2>
             <ol>
               <li v-for="s in answer.steps" :key="s">{{ s }}</li>

@@ -43,12 +43,14 @@ const told = (): HandWork => ({ kind: props.asks.tells, ...sentOf(props.asks.que
         <input v-else v-model="answers[q.ask]" class="plain-field" :name="q.ask" inputmode="numeric" />
         <span v-if="q.unit" class="quiet">{{ q.unit }}</span>
       </label>
-      <v-btn variant="outlined" size="small" type="submit">{{
-        job.byHand ? 'So it is' : 'Tell it so'
-      }}</v-btn>
-      <v-btn v-if="job.byHand && asks.orByFigures" variant="text" size="small" @click="act(forget)"
-        >By figures instead</v-btn
-      >
+      <div>
+        <v-btn variant="outlined" size="small" type="submit">{{
+          job.byHand ? 'So it is' : 'Tell it so'
+        }}</v-btn>
+        <v-btn v-if="job.byHand && asks.orByFigures" variant="text" size="small" @click="act(forget)"
+          >By figures instead</v-btn
+        >
+      </div>
     </fieldset>
     <RefusedLine :of="wholeOf(error)" />
   </form>
@@ -58,15 +60,22 @@ const told = (): HandWork => ({ kind: props.asks.tells, ...sentOf(props.asks.que
 fieldset {
   border: 0;
   padding: 0;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 14px;
-  align-items: center;
+  display: grid;
+  gap: 6px;
 }
 legend {
   font-size: 17px;
   font-weight: 600;
-  padding: 0;
+  padding: 0 0 4px;
+}
+legend::first-letter {
+  text-transform: uppercase;
+}
+label {
+  display: grid;
+  grid-template-columns: 11em auto 1fr;
+  gap: 10px;
+  align-items: center;
 }
 input[inputmode] {
   width: 4.5em;
