@@ -140,6 +140,29 @@ public sealed class ComeOverTests : IDisposable
     }
 
     [Fact]
+    public async Task What_was_told_by_hand_comes_over_and_a_second_band_an_observation_and_a_punched_hole_can_be_added()
+    {
+        ShopsBefore.Unpack(29, Path.Combine(_folder, "iron-loop.db"));
+        using var shop = new Shop(folder: _folder);
+        async Task<JsonNode> Job(string client) =>
+            await shop.Get($"/api/jobs/{(await shop.Get("/api/jobs")).AsArray().Single(j => j!["client"]!.GetValue<string>() == client)!["id"]}");
+        var told = await Job("Nella Brisk");
+        told["byHand"]!["twelve"]!.GetValue<int>().ShouldBe(1, "links in, as they are asked for");
+        // Nothing that is new says anything of a job that was there before.
+        using (var work = shop.File.Look())
+            foreach (var job in Storage.Jobs.Each(work))
+                (job.ExtraHole, job.ObservedUntil, job.Craft, job.Returns, job.IsFittedMeanwhile, AlsoBands.Of(work, job.Id).Count).ShouldBe((null, null, null, null, false, 0));
+        // A bar that nobody had looked at had no steps; it has now.
+        var worn = await Job("Otto Fane");
+        (await shop.Get($"/api/jobs/{worn["id"]}/bench"))["steps"]!.AsArray().Count.ShouldBeGreaterThan(5);
+        var id = worn["id"];
+        await shop.Put($"/api/jobs/{id}/observation", new { until = "2026-12-01", set = "fast by 3 s", by = "MK", looks = new[] { "2026-11-25" } });
+        await shop.Put($"/api/jobs/{id}/take-in/terms", new { craft = "benchOnly", returns = "ownBox", postagePaid = true });
+        await shop.Put($"/api/jobs/{id}/take-in/came-with", new { what = "box", count = 1, note = "lid torn" });
+        await shop.Post($"/api/jobs/{id}/observation/looks", new { shows = "still fast by 3 s", by = "MK", ends = true });
+    }
+
+    [Fact]
     public void How_a_band_closes_and_what_was_consented_to_come_over_as_codes()
     {
         ShopsBefore.Unpack(22, Path.Combine(_folder, "iron-loop.db"));

@@ -110,6 +110,29 @@ export function useCameWith(jobId: MaybeRefOrGetter<number>) {
   )
 }
 
+export type Terms = Schemas['TermsWire']
+
+/** Whose work it is, and how it goes back. */
+export function useTerms(jobId: MaybeRefOrGetter<number>) {
+  const { change, path } = useCalls(jobId)
+  return change('takeIn', (body: Terms) =>
+    answered(api.PUT('/api/jobs/{id}/take-in/terms', { ...path(), body })),
+  )
+}
+
+/** Keeps a watch under observation, and notes what a look showed. */
+export function useObservation(jobId: MaybeRefOrGetter<number>) {
+  const { change, path } = useCalls(jobId)
+  return {
+    observe: change('handOver', (body: Schemas['ObserveWire']) =>
+      answered(api.PUT('/api/jobs/{id}/observation', { ...path(), body })),
+    ),
+    look: change('handOver', (body: Schemas['LookedWire']) =>
+      answered(api.POST('/api/jobs/{id}/observation/looks', { ...path(), body })),
+    ),
+  }
+}
+
 /** Notes what is outside the craft. */
 export function useRefer(jobId: MaybeRefOrGetter<number>) {
   const { change, path } = useCalls(jobId)

@@ -9,6 +9,7 @@ import type { components } from './schema'
 type Schemas = components['schemas']
 export type Match = Schemas['MatchWire']
 export type MatchSheet = Schemas['MatchSheet']
+export type AlsoBand = Schemas['AlsoBandWire']
 export type Wishes = Schemas['WishesWire']
 export type PullThroughWay = Schemas['PullThroughWay']
 export type BandKind = Schemas['BandKind']
@@ -52,6 +53,16 @@ export function useMatch(jobId: MaybeRefOrGetter<number>, filter: MaybeRefOrGett
     }),
     choose: async (body: Schemas['ChooseWire']) => {
       await answered(api.PUT('/api/jobs/{id}/match', { ...path(), body }))
+      await askAnew()
+    },
+    add: async (body: Schemas['AlongWire']) => {
+      await answered(api.PUT('/api/jobs/{id}/match/also', { ...path(), body }))
+      await askAnew()
+    },
+    takeOff: async (bandId: number) => {
+      await answered(
+        api.DELETE('/api/jobs/{id}/match/also/{bandId}', { params: { path: { id: id.value, bandId } } }),
+      )
       await askAnew()
     },
     wish: async (body: Wishes) => {

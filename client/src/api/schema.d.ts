@@ -499,6 +499,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/take-in/terms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Whose work it is, and how it goes back. */
+        put: operations["agreeTerms"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/take-in/referral": {
         parameters: {
             query?: never;
@@ -723,6 +740,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/match/also": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Adds a band beside the one on the watch: for the bag, or shown for looks. */
+        put: operations["takeAlong"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/match/also/{bandId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a band off the job that was added. */
+        delete: operations["takeBandOff"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/match/wishes": {
         parameters: {
             query?: never;
@@ -940,6 +991,40 @@ export interface paths {
         put?: never;
         /** Gives the watch back as it came, with the reason. */
         post: operations["goBackUnworked"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/observation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps the watch under observation until a day, with dated looks. */
+        put: operations["observe"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/observation/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Notes what a look showed, and ends the observation where it is the last. */
+        post: operations["lookAtIt"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1586,6 +1671,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/size/cures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What would bring the band to a length that can be worn, with price and days. */
+        get: operations["cures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/size/extra-hole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says after which hole one more is to be punched, or that none is. */
+        put: operations["punchHole"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/bench": {
         parameters: {
             query?: never;
@@ -2133,6 +2252,25 @@ export interface components {
             /** @enum {unknown} */
             request?: "changeStrap" | "fitMesh" | "replaceClasp" | "takeLinksOut" | "putLinksIn" | "refit" | "somethingElse" | "positionOnly" | "replacePart" | "offAndOn" | "putOwnBandOn" | null;
         };
+        AlongWire: {
+            /** Format: int64 */
+            bandId: number;
+            as: components["schemas"]["AlsoAs"];
+            /** @enum {unknown} */
+            way?: "double" | "single" | "reversedDouble" | "reversedSingle" | null;
+        };
+        /** @enum {unknown} */
+        AlsoAs: "forTheBag" | "forLooks";
+        AlsoBandWire: {
+            /** Format: int64 */
+            bandId: number;
+            name: string;
+            article: string;
+            as: components["schemas"]["AlsoAs"];
+            written: string;
+            /** Format: int64 */
+            priceCents: number;
+        };
         AlternativeWire: {
             twelve: components["schemas"]["PlanSideWire"];
             six: components["schemas"]["PlanSideWire"];
@@ -2410,6 +2548,7 @@ export interface components {
             what: components["schemas"]["CameWith"];
             /** Format: int32 */
             count: number;
+            note?: null | string;
         };
         CatalogueSample: {
             /** Format: int32 */
@@ -2684,6 +2823,19 @@ export interface components {
             claspId?: null | number;
         };
         /** @enum {unknown} */
+        CureKind: "extraHole" | "links" | "clasp" | "band";
+        CureWire: {
+            kind: components["schemas"]["CureKind"];
+            says: string;
+            /** Format: int64 */
+            priceCents: null | number;
+            /** Format: int32 */
+            days: number;
+            lasting: boolean;
+            /** Format: int64 */
+            id: number;
+        };
+        /** @enum {unknown} */
         DamageKind: "scratch" | "dent" | "bentLug" | "missingBar" | "wornStrap" | "dirt" | "stiffClasp";
         /** @enum {unknown} */
         DamagePlace: "crystal" | "bezelTwelve" | "bezelThree" | "bezelSix" | "bezelNine" | "crown" | "caseBack" | "lugTwelveLeft" | "lugTwelveRight" | "lugSixLeft" | "lugSixRight" | "bandTwelve" | "bandSix" | "clasp";
@@ -2907,6 +3059,8 @@ export interface components {
             backFrom: null | number;
             also: string[];
             asListed: boolean;
+            observed: null | components["schemas"]["UnderObservationWire"];
+            returns: components["schemas"]["TermsOfReturn"];
         };
         HandOverWire: {
             counted: components["schemas"]["BagCountWire"][];
@@ -3049,6 +3203,8 @@ export interface components {
             stations: components["schemas"]["StationWire"][];
             figures: components["schemas"]["FiguresWire"];
             byHand: null | components["schemas"]["HandWorkWire"];
+            /** Format: int32 */
+            extraHole: null | number;
             band: null | components["schemas"]["BandWire"];
             claspKept: boolean;
             otherClasp: null | string;
@@ -3251,7 +3407,7 @@ export interface components {
             wristMm: null | number;
         };
         /** @enum {unknown} */
-        Limit: "softFits" | "softShows" | "softSqueeze" | "rubberSqueeze" | "softTrim" | "metalFits" | "metalPlay" | "metalReading" | "metalFile" | "endRoom" | "curvedBar" | "usualBar" | "tubeRoom" | "tipRoom" | "barShorter" | "barLonger" | "slotPress" | "wristOverHeight" | "flatSided" | "pinPlay" | "pinShorter" | "claspSoftFits" | "claspSoftShows" | "claspSoftSqueeze" | "claspMetalFits" | "claspMetalPlay" | "claspMetalReading" | "tubeFits" | "tubePlay" | "buttonsLeast" | "buttonsMost" | "hotDay" | "coldDay";
+        Limit: "softFits" | "softShows" | "softSqueeze" | "rubberSqueeze" | "softTrim" | "metalFits" | "metalPlay" | "metalReading" | "metalFile" | "endRoom" | "curvedBar" | "usualBar" | "tubeRoom" | "tipRoom" | "barShorter" | "barLonger" | "slotPress" | "wristOverHeight" | "flatSided" | "pinPlay" | "pinShorter" | "claspSoftFits" | "claspSoftShows" | "claspSoftSqueeze" | "claspMetalFits" | "claspMetalPlay" | "claspMetalReading" | "tubeFits" | "tubePlay" | "buttonsLeast" | "buttonsMost" | "hotDay" | "coldDay" | "leadDays";
         LimitWire: {
             limit: components["schemas"]["Limit"];
             rule: string;
@@ -3348,6 +3504,12 @@ export interface components {
             /** @default false */
             noArrow: boolean;
         };
+        LookedWire: {
+            shows: string;
+            by: string;
+            /** @default false */
+            ends: boolean;
+        };
         /** @enum {unknown} */
         LoopBy: "measured" | "oldStrap" | "sent";
         LoopFiguresWire: {
@@ -3382,6 +3544,7 @@ export interface components {
             days?: null | components["schemas"]["DaysWire"];
             lean?: null | components["schemas"]["LeanWire"];
             variant?: null | components["schemas"]["VariantWire"];
+            leaves?: null | string;
             finalFigures?: null | string;
         };
         LooseLinkWire: {
@@ -3424,6 +3587,7 @@ export interface components {
             wishes: components["schemas"]["WishesWire"];
             consent: null | components["schemas"]["ConsentWire"];
             lugWidthSpread: null | string;
+            also: components["schemas"]["AlsoBandWire"][];
         };
         MatchWire: {
             band: components["schemas"]["BandWire"];
@@ -3438,6 +3602,9 @@ export interface components {
             needsConsent: boolean;
             whyNot: null | string;
             wouldGoOn: null | string;
+            whyNotAlong: null | string;
+            /** @enum {unknown} */
+            also: "forTheBag" | "forLooks" | null;
         };
         MayWire: {
             putRight: components["schemas"]["PermissionWire"];
@@ -3445,6 +3612,9 @@ export interface components {
             tellByHand: components["schemas"]["PermissionWire"];
             gaugeBracelet: components["schemas"]["PermissionWire"];
             chooseBand: components["schemas"]["PermissionWire"];
+            addBand: components["schemas"]["PermissionWire"];
+            punchHole: components["schemas"]["PermissionWire"];
+            observe: components["schemas"]["PermissionWire"];
             lookAtClasp: components["schemas"]["PermissionWire"];
             keepClasp: components["schemas"]["PermissionWire"];
             chooseClasp: components["schemas"]["PermissionWire"];
@@ -3573,6 +3743,21 @@ export interface components {
             for: string;
             due: boolean;
         };
+        ObserveWire: {
+            /** Format: date */
+            until: string;
+            set: string;
+            by: string;
+            looks?: null | string[];
+        };
+        ObservedLookWire: {
+            /** Format: date */
+            due: string;
+            shows: string;
+            /** Format: date-time */
+            at: null | string;
+            by: string;
+        };
         ObservedWire: {
             by: string;
             heard: string;
@@ -3589,12 +3774,24 @@ export interface components {
         };
         /** @enum {unknown} */
         OnTheWatch: "nothing" | "soft" | "bracelet" | "mesh" | "pulledThrough";
+        /**
+         * @default buckle
+         * @enum {unknown}
+         */
+        OnePieceClosure: "buckle" | "hookAndLoop" | "sideRelease";
         OnePieceSheet: {
             firstHole: string;
+            /** @default  */
             holePitch: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @default 0
+             */
             holes: number;
             underRun?: null | string;
+            closure?: components["schemas"]["OnePieceClosure"];
+            farthest?: null | string;
+            whole?: null | string;
         };
         OpenWire: {
             groups: components["schemas"]["JointGroup"][];
@@ -3945,6 +4142,10 @@ export interface components {
         };
         /** @enum {unknown} */
         PullThroughWay: "double" | "single" | "reversedDouble" | "reversedSingle";
+        PunchWire: {
+            /** Format: int32 */
+            after?: null | number;
+        };
         QuestionWire: {
             ask: components["schemas"]["Ask"];
             label: string;
@@ -4017,6 +4218,8 @@ export interface components {
             reasons: components["schemas"]["OutsideCraft"][];
             referred: boolean;
             note?: null | string;
+            /** @default false */
+            meanwhile: boolean;
         };
         ReplacementWire: {
             kind: components["schemas"]["OwnPartKind"];
@@ -4145,7 +4348,7 @@ export interface components {
             count: number;
         };
         /** @enum {unknown} */
-        Shaping: "bore" | "pierce" | "press" | "file" | "trim" | "bend";
+        Shaping: "bore" | "pierce" | "press" | "file" | "trim" | "bend" | "punch";
         SheetLinkWire: {
             /** @description Millimetres, at most three decimals. */
             pitchMm: number;
@@ -4360,8 +4563,10 @@ export interface components {
             photos: components["schemas"]["PhotoWire"][];
             outsideCraft: components["schemas"]["OutsideCraft"][];
             referred: boolean;
+            meanwhile: boolean;
             note: string;
             proposedNote: string;
+            terms: components["schemas"]["TermsWire"];
             places?: null | components["schemas"]["ConditionPlace"][];
         };
         TakeInWire: {
@@ -4406,6 +4611,21 @@ export interface components {
         };
         /** @enum {unknown} */
         Temper: "tight" | "right" | "loose";
+        TermsOfReturn: {
+            /** @enum {unknown} */
+            terms: "collected" | "ownBox" | "ourBox" | null;
+            postagePaid: boolean;
+            /** @enum {unknown} */
+            goesBack: "collected" | "posted" | null;
+        };
+        TermsWire: {
+            /** @enum {unknown} */
+            craft?: "benchOnly" | "needsWatchmaker" | null;
+            /** @enum {unknown} */
+            returns?: "collected" | "ownBox" | "ourBox" | null;
+            /** @default false */
+            postagePaid: boolean;
+        };
         /** @enum {unknown} */
         ThingKind: "head" | "band" | "bucklePiece" | "tailPiece" | "onePieceBand" | "meshPiece" | "endPiece" | "link" | "clasp" | "buckle" | "bar" | "pin" | "tube" | "screw" | "safetyFlap" | "fastener";
         TickWire: {
@@ -4444,7 +4664,7 @@ export interface components {
             position?: null | number;
             part?: null | string;
             /** @enum {unknown} */
-            what?: "bore" | "pierce" | "press" | "file" | "trim" | "bend" | null;
+            what?: "bore" | "pierce" | "press" | "file" | "trim" | "bend" | "punch" | null;
             irreversible?: null | boolean;
             final?: null | boolean;
         };
@@ -4597,6 +4817,16 @@ export interface components {
             pitch?: null | string;
             wedge?: null | string;
         };
+        UnderObservationWire: {
+            /** Format: date */
+            until: string;
+            set: string;
+            /** Format: date-time */
+            setAt: string;
+            by: string;
+            stands: boolean;
+            looks: components["schemas"]["ObservedLookWire"][];
+        };
         UnworkedWire: {
             by: string;
             why: string;
@@ -4733,7 +4963,7 @@ export interface components {
             of?: null | components["schemas"]["ShapeOf"];
         };
         /** @enum {unknown} */
-        Wording: "words" | "referNote" | "closeNote" | "observeFor" | "heard" | "signedBy" | "why" | "earlier";
+        Wording: "words" | "referNote" | "closeNote" | "observeFor" | "heard" | "signedBy" | "why" | "earlier" | "shown";
         WorkWire: {
             what: string;
             reversible: boolean;
@@ -4763,6 +4993,7 @@ export interface components {
             holesLooser: number;
             canBeWorn: boolean;
             chosen: boolean;
+            whyNot: null | string;
         };
         WristVisitWire: {
             /** Format: int64 */
@@ -5853,6 +6084,37 @@ export interface operations {
             };
         };
     };
+    agreeTerms: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TermsWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeInSheet"];
+                };
+            };
+        };
+    };
     refer: {
         parameters: {
             query?: never;
@@ -6568,6 +6830,110 @@ export interface operations {
             };
         };
     };
+    takeAlong: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AlongWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeBandOff: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+                bandId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     wish: {
         parameters: {
             query?: never;
@@ -7124,6 +7490,122 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JobWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    observe: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ObserveWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOverSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    lookAtIt: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookedWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOverSheet"];
                 };
             };
             /** @description Bad Request */
@@ -9034,6 +9516,95 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["WearItWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoopSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    cures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CureWire"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    punchHole: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PunchWire"];
             };
         };
         responses: {

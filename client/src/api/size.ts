@@ -5,6 +5,7 @@ import { answered, type LoopSheet, type Variant } from './shop'
 import type { components } from './schema'
 
 type Schemas = components['schemas']
+export type Cure = Schemas['CureWire']
 export type OddLink = Schemas['OddLink']
 export type PullThroughWay = Schemas['PullThroughWay']
 export type School = Schemas['SchoolWire']
@@ -32,12 +33,15 @@ export function useSize(jobId: MaybeRefOrGetter<number>) {
       reshaped(answered(api.PUT('/api/jobs/{id}/size/variant', { ...path(), body }))),
     wear: (way: PullThroughWay) =>
       reshaped(answered(api.PUT('/api/jobs/{id}/size/way', { ...path(), body: { way } }))),
+    punch: (after: number | null) =>
+      reshaped(answered(api.PUT('/api/jobs/{id}/size/extra-hole', { ...path(), body: { after } }))),
     settle: async (body: School) => {
       await answered(api.PUT('/api/jobs/{id}/size/school', { ...path(), body }))
       await askAnew()
     },
     stockLinks: () => ask('links', () => answered(api.GET('/api/jobs/{id}/size/links', path()))),
     straps: () => ask('straps', () => answered(api.GET('/api/jobs/{id}/size/straps', path()))),
+    cures: () => ask('cures', () => answered(api.GET('/api/jobs/{id}/size/cures', path()))),
     ways: () => ask('ways', () => answered(api.GET('/api/jobs/{id}/size/ways', path()))),
     school: () => ask('school', () => answered(api.GET('/api/jobs/{id}/size/school', path()))),
   }

@@ -10,6 +10,7 @@ const props = defineProps<{ job: Job; doubt?: boolean }>()
 const sheet = useTakeInSheet(() => props.job.id)
 const refer = useRefer(() => props.job.id)
 const reasons = computed(() => sheet.data.value?.outsideCraft ?? [])
+const meanwhile = computed(() => sheet.data.value?.meanwhile ?? false)
 const referred = computed(() => sheet.data.value?.referred ?? false)
 const note = ref('')
 // The proposal follows what is ticked until the job is referred; then the note stands as it was given.
@@ -25,7 +26,12 @@ function tick(reason: OutsideCraft) {
   const next = reasons.value.includes(reason)
     ? reasons.value.filter((r) => r !== reason)
     : [...reasons.value, reason]
-  refer.mutate({ reasons: next, referred: referred.value, note: referred.value ? note.value : '' })
+  refer.mutate({
+    reasons: next,
+    referred: referred.value,
+    note: referred.value ? note.value : '',
+    meanwhile: meanwhile.value,
+  })
 }
 </script>
 
@@ -59,10 +65,19 @@ function tick(reason: OutsideCraft) {
         :variant="referred ? 'outlined' : 'flat'"
         color="primary"
         :loading="refer.isPending.value"
-        @click="refer.mutate({ reasons, referred: !referred, note })"
+        @click="refer.mutate({ reasons, referred: !referred, note, meanwhile: false })"
       >
         {{ referred ? 'Take it back' : 'Refer to a watchmaker' }}
       </v-btn>
+      <v-btn
+        v-if="job.may.putRight.ok && !meanwhile"
+        variant="outlined"
+        :loading="refer.isPending.value"
+        @click="refer.mutate({ reasons, referred: true, note, meanwhile: true })"
+      >
+        Refer that; the band is fitted all the same
+      </v-btn>
+      <p v-if="meanwhile" class="quiet">Referred for that alone; the band is fitted all the same.</p>
     </template>
     <RefusedLine :of="refer.error.value" />
   </div>

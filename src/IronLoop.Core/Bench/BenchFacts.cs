@@ -197,6 +197,9 @@ public enum PreparedAt
 
     /// <summary>The ends at the clasp.</summary>
     ClaspEnds,
+
+    /// <summary>A strap's tail, which has the holes.</summary>
+    Tail,
 }
 
 /// <summary>Everything that the bench work follows from: how the watch came, what was agreed, and how the house works.</summary>

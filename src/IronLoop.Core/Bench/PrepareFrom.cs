@@ -15,7 +15,7 @@ public static class PrepareFrom
         {
             if (ShapingOf(piece.Kind) is not { } shaping)
                 continue;
-            yield return new PieceToPrepare(shaping, $"{char.ToLowerInvariant(piece.What[0])}{piece.What[1..]}", !piece.Reversible, at)
+            yield return new PieceToPrepare(shaping, $"{char.ToLowerInvariant(piece.What[0])}{piece.What[1..]}", !piece.Reversible, shaping == Shaping.Punch ? PreparedAt.Tail : at)
             {
                 Tools = piece.Tools,
                 Caution = piece.Caution ?? (piece.Reversible ? null : $"{PieceOfWork.Blades} {PieceOfWork.Filing}"),
@@ -31,6 +31,7 @@ public static class PrepareFrom
         WorkKind.Press => Shaping.Press,
         WorkKind.File => Shaping.File,
         WorkKind.Trim => Shaping.Trim,
+        WorkKind.ExtraHole => Shaping.Punch,
         _ => null,
     };
 }

@@ -260,7 +260,7 @@ public sealed class StepWords
             Tool = piece.Tools,
             Caution = piece.Caution,
             Minutes = piece.Minutes,
-            Where = piece.At == PreparedAt.LugEnds ? new BenchPlace { AtLugs = true } : new BenchPlace { AtClasp = true },
+            Where = piece.At switch { PreparedAt.LugEnds => new BenchPlace { AtLugs = true }, PreparedAt.ClaspEnds => new BenchPlace { AtClasp = true }, _ => new BenchPlace(Side.Six) },
         };
     }
 

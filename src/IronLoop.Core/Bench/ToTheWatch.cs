@@ -57,9 +57,9 @@ public static class ToTheWatch
         return order;
     }
 
-    /// <summary>A hole, notch or micro position as a joint has it: micrometres of a slide that locks anywhere.</summary>
+    /// <summary>A hole, notch or micro position as a joint has it: micrometres of what locks anywhere.</summary>
     public static int PositionOf(BenchFacts facts, int position) =>
-        facts.Band.Mesh is { Notches: 0 } ? (int)(MeshBand.Anywhere * position).Micrometres : position;
+        facts.Band is { Mesh.LocksAnywhere: true } or { OnePiece.Farthest: not null } ? (int)(HoledBand.Anywhere * position).Micrometres : position;
 
     /// <summary>Whether the plan takes a bar from stock for a side.</summary>
     internal static bool TakesBar(BenchFacts facts, Stand from, Side side)
@@ -301,6 +301,12 @@ public static class ToTheWatch
         const string band = FromTheWatch.Wanted;
         foreach (var piece in facts.Prepare)
         {
+            if (piece.At == PreparedAt.Tail)
+            {
+                if (FromTheWatch.EndOf(to, band, Side.Six) is { } tail && !lies[tail].Made.Contains(piece.What))
+                    yield return new Preparation(tail, null, piece);
+                continue;
+            }
             foreach (var side in (Side[])[Side.Twelve, Side.Six])
             {
                 var joint = piece.At == PreparedAt.LugEnds ? $"lug-{Laid.On(side)}" : $"{band}.clasp-{Laid.On(side)}";

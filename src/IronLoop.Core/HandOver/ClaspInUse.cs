@@ -51,7 +51,23 @@ public static class ClaspInUse
         _ => "Thread it down past the 12 bar, under the case and up past the 6 bar; the flap stays beside it; tuck the tail back through the keepers.",
     };
 
+    /// <summary>How a band closes that hooks into itself, or in a catch.</summary>
+    private static IReadOnlyList<string> Says(OnePieceClosure closure) => closure switch
+    {
+        OnePieceClosure.HookAndLoop =>
+        [
+            "Close: the tail through the ring, back on itself, and press the whole length down.",
+            "Open: peel it from the tip; keep lint out of the hooks, or they let go.",
+        ],
+        OnePieceClosure.SideRelease =>
+        [
+            "Close: push the catch in until both sides click. Tighter or looser: draw the slider along the tail.",
+            "Open: press both sides at once.",
+        ],
+        _ => Says(ClaspKind.PinBuckle, hasFlap: false),
+    };
+
     /// <summary>All of it for a band.</summary>
     public static IReadOnlyList<string> Of(Band band, ClaspKind? kind, PullThroughWay way) =>
-        [.. band.OnePiece is null ? [] : (string[])[Threaded(way)], .. Says(kind ?? (band.OnePiece is null ? null : ClaspKind.PinBuckle), band.HasFlap)];
+        band.OnePiece is { } through ? [Threaded(way), .. Says(through.Closure)] : Says(kind, band.HasFlap);
 }

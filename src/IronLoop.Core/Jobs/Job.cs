@@ -51,6 +51,24 @@ public sealed record Job(
     /// <summary>Whether it went back as it came.</summary>
     public bool IsUnworked { get; init; }
 
+    /// <summary>The hole of the strap after which an extra one is to be punched, 0 the tightest; null where none is.</summary>
+    public int? ExtraHole { get; init; }
+
+    /// <summary>Whether a referral is of one thing only, and the band is fitted all the same.</summary>
+    public bool IsFittedMeanwhile { get; init; }
+
+    /// <summary>The day until which it is observed before it goes back; null where it is not, or not any more.</summary>
+    public DateOnly? ObservedUntil { get; init; }
+
+    /// <summary>How it goes back, as was agreed at take-in; null while nobody asked.</summary>
+    public ReturnTerms? Returns { get; init; }
+
+    /// <summary>Whether the owner paid the postage for the way back.</summary>
+    public bool IsPostagePaid { get; init; }
+
+    /// <summary>Whether the bench is enough for it, as it was seen at take-in; null while nobody said.</summary>
+    public Craft? Craft { get; init; }
+
     /// <summary>Whether the wearer is here to try it on.</summary>
     public bool HasWearer { get; init; } = true;
 }

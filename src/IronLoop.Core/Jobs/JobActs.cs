@@ -1,4 +1,6 @@
+using System.Globalization;
 using IronLoop.Core.Bench;
+using IronLoop.Core.Fitting;
 using IronLoop.Core.Gauging;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Shelf;
@@ -22,6 +24,15 @@ public enum JobAct
 
     /// <summary>A band is chosen.</summary>
     ChooseBand,
+
+    /// <summary>A band is added beside the one on the watch, or taken off the job.</summary>
+    AddBand,
+
+    /// <summary>A hole is to be punched between two, or not any more.</summary>
+    PunchHole,
+
+    /// <summary>The watch is observed before it goes back.</summary>
+    Observe,
 
     /// <summary>What is seen of its clasp and of the owner's own parts is noted.</summary>
     LookAtClasp,
@@ -101,7 +112,8 @@ public static class JobActs
     /// <summary>Whether something may be done now.</summary>
     public static Permission May(this JobSnapshot job, JobAct act) => act switch
     {
-        JobAct.PutRight or JobAct.Gauge or JobAct.Note => Permission.Unless(Closed(job)),
+        JobAct.PutRight or JobAct.Gauge or JobAct.Note or JobAct.AddBand or JobAct.Observe => Permission.Unless(Closed(job)),
+        JobAct.PunchHole => Permission.Unless(Begun(job).Why, job.Job.ExtraHole is null ? ExtraHole.Forbids(job) : null),
         JobAct.TellByHand or JobAct.GaugeBracelet or JobAct.ChooseBand or JobAct.LookAtClasp => Begun(job),
         JobAct.KeepClasp => Permission.Unless(job.OtherClasp is null ? Closed(job) : Begun(job).Why, NoBandYet(job)),
         JobAct.ChooseClasp => Permission.Unless(Begun(job).Why, NoBandYet(job)),
@@ -111,14 +123,15 @@ public static class JobActs
         JobAct.Agree => Permission.Unless(
             Begun(job).Why, Asking.Missing(job) is { Count: > 0 } missing ? $"The plan waits for: {string.Join(", ", missing)}." : null,
             job.Band is null && job.Work is null ? "Choose a band first." : null,
-            job.Uses.Contains(Station.Size) && job.Target is null ? job.Progress.Says(Station.Size) : null),
+            job.Uses.Contains(Station.Size) && job.Target is null ? job.Progress.Says(Station.Size) : null,
+            job.KeptOff is { } no ? $"As this watch is gauged now, the band does not go on it{(job.Band?.OnePiece is null ? "" : " worn this way")}. {no.Says}" : null),
         JobAct.OpenToGauge => Permission.Unless(Begun(job).Why, job.Bench is { IsOpened: false, Plan.IsToGauge: false } ? "The plan is agreed; its steps open what they need." : null),
         JobAct.SetUpBench => Permission.Unless(Referred(job), Closed(job)),
         JobAct.Work => Permission.Unless(Closed(job), Referred(job), job.Bench.Trouble),
         JobAct.UseTray => Permission.Unless(Closed(job), job.Bench is { Plan: not null, Now: not null } ? null : "There is no tray before a plan is agreed."),
         JobAct.Sign => Permission.Unless(Closed(job), job.Lasting.Length == 0 || job.Job.BandId is null ? "Nothing on this job asks for a consent." : null),
         JobAct.WriteReferral => Permission.Unless(job.Job.ReferredAt is null ? "This job is not referred to anybody." : null),
-        JobAct.HandOver => Permission.Unless(Closed(job), Referred(job), Waits(job), NotReady(job)),
+        JobAct.HandOver => Permission.Unless(Closed(job), Referred(job), Waits(job), Observed(job), NotReady(job)),
         JobAct.GoBackUnworked => Permission.Unless(
             Closed(job), job.Bench.IsBegun || job.Bench.IsOpened ? "Work on it has begun: take the steps back first, so that it goes back as it came." : null),
         JobAct.TakeInAgain => Permission.Unless(
@@ -166,15 +179,24 @@ public static class JobActs
         judgement.Rules.FirstOrDefault(r => r.Verdict == Verdict.No && r.Rule != WearerRule.Name) is { } no ? $"{stock.Name} does not go on this watch. {no.Says}" : null,
         free > 0 ? null : $"{stock.Name} is not in stock, or all are chosen for other jobs.");
 
+    /// <summary>Whether the band may be worn in a way.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="way">The way.</param>
+    public static Permission MayBeWorn(this JobSnapshot job, PullThroughWay way) =>
+        Permission.Unless(job.KeptOffWorn(way) is { } no ? $"Worn this way it does not go on this watch. {no.Says}" : null);
+
     private static string? Closed(JobSnapshot job) => job.Job.ClosedAt is null ? null : $"Job {job.Job.Id} is handed over and in the log; it cannot be changed.";
 
     private static string? Referred(JobSnapshot job) =>
-        job.Job.ReferredAt is null ? null : "This job is referred to a watchmaker; take it back at Take-in before working on it.";
+        job.Job.ReferredAt is null || job.Job.IsFittedMeanwhile ? null : "This job is referred to a watchmaker; take it back at Take-in before working on it.";
 
     private static Permission Begun(JobSnapshot job) => Permission.Unless(
         Closed(job), Referred(job), job.Bench.IsBegun ? "Bench work has begun; take back the steps that are done first." : null);
 
     private static string? NoBandYet(JobSnapshot job) => job.Chosen is null ? "Choose a band first; its clasp is looked at then." : null;
+
+    private static string? Observed(JobSnapshot job) => job.Job.ObservedUntil is not { } until ? null
+        : $"Under observation until {until.ToString("d MMMM", CultureInfo.InvariantCulture)}: note what it shows and end the observation first.";
 
     private static string? Waits(JobSnapshot job) => job.Progress.Awaited is { Count: > 0 } awaited ? $"Still awaited: {string.Join(", ", awaited)}." : null;
 

@@ -17,7 +17,7 @@ public sealed class JobSnapshot
     private readonly Lazy<FitTarget?> _target;
     private readonly Lazy<Progress> _progress;
     private readonly Lazy<Arrangement?> _planned;
-    private readonly Lazy<IReadOnlyList<PieceOfWork>> _bandWork;
+    private readonly Lazy<IReadOnlyList<RuleVerdict>> _goingOn;
     private readonly Lazy<IReadOnlyList<PieceOfWork>> _claspWork;
 
     /// <summary>Takes a job as it is known.</summary>
@@ -35,7 +35,7 @@ public sealed class JobSnapshot
     {
         (Job, _stock, Plan, Account, House, Clasp, Taken, Marks) = (job, stock, plan, account, house, clasp, taken, marks);
         Work = account.ByHand ?? (stock is null ? UsualWork() : null);
-        Chosen = (Work is null ? stock : Outlined(Work, figures)) is { } band ? ChosenBand.Of(band, marks, clasp, taken) : null;
+        Chosen = (Work is null ? Punched(stock, job.ExtraHole) : Outlined(Work, figures)) is { } band ? ChosenBand.Of(band, marks, clasp, taken) : null;
         // The layers of a band pulled through lie under the head: everything that is worked out here knows it raised.
         Figures = figures with { Raise = Band?.Raise(job.Way) ?? Length.Zero };
         _bench = new Lazy<JobBench>(() => JobBench.Of(this));
@@ -43,12 +43,16 @@ public sealed class JobSnapshot
         _target = new Lazy<FitTarget?>(() => Work is null ? Figures.Target(PivotHeight) : null);
         _progress = new Lazy<Progress>(HowFar);
         _planned = new Lazy<Arrangement?>(Recommended);
-        _bandWork = new Lazy<IReadOnlyList<PieceOfWork>>(WorkOfTheBand);
+        _goingOn = new Lazy<IReadOnlyList<RuleVerdict>>(() => GoingOn(Job.Way));
         _claspWork = new Lazy<IReadOnlyList<PieceOfWork>>(WorkOfTheClasp);
     }
 
     /// <summary>What was taken in and decided.</summary>
     public Job Job { get; }
+
+    /// <summary>A strap with the hole that is to be punched.</summary>
+    private static StockBand? Punched(StockBand? stock, int? after) => stock is { Band: TwoPieceBand strap } && after is { } hole
+        ? stock with { Band = strap with { Lengths = strap.Lengths.WithExtra(hole) } } : stock;
 
     /// <summary>
     /// Work that the hands know without a figure; null where a band is chosen, sized or worked link by link. The band it is about is then
@@ -152,7 +156,7 @@ public sealed class JobSnapshot
 
     private Progress HowFar() => new(
         Figures, Stock is not null || Work is not null, Job.ClaspKeptAt is not null, Plan?.AgreedAt is not null, Bench.IsOpened ? 0 : Bench.Done.Count, Bench.Done.Count + Bench.Left.Count,
-        Job.ClosedAt is not null, Job.ReferredAt is not null, Uses, Asking.Missing(this))
+        Job.ClosedAt is not null, Job.ReferredAt is not null && !Job.IsFittedMeanwhile, Uses, Asking.Missing(this))
     {
         OtherClasp = OtherClasp?.Part.Name,
         Opened = Bench.IsOpened ? Bench.Done.Count : 0,
@@ -217,11 +221,18 @@ public sealed class JobSnapshot
     }
 
     /// <summary>The work that the band asks for before it goes on; one that is on the watch already asks for none.</summary>
-    public IReadOnlyList<PieceOfWork> BandWork() => _bandWork.Value;
+    public IReadOnlyList<PieceOfWork> BandWork() => [.. _goingOn.Value.SelectMany(r => r.Work), .. Job.ExtraHole is { } after && Work is null ? (PieceOfWork[])[Jobs.ExtraHole.Work(after)] : []];
 
-    // Whether it closes right on the wearer asks for no work.
-    private IReadOnlyList<PieceOfWork> WorkOfTheBand() => Stock is { } stock && !Came.IsWanted
-        ? [.. BandToWatch.Judge(Figures.Watch, stock.Band.FactsWorn(Way), Figures.Wearer, House.Bars, House.Limits).SelectMany(r => r.Work)] : [];
+    /// <summary>The rule that keeps the band off this watch, as it is gauged now; null where none does, or it is on already.</summary>
+    public RuleVerdict? KeptOff => _goingOn.Value.FirstOrDefault(r => r.Verdict == Verdict.No);
+
+    /// <summary>The rule that keeps it off, worn in a way; null where none does.</summary>
+    /// <param name="way">The way it is worn; not looked at where it is not pulled through.</param>
+    public RuleVerdict? KeptOffWorn(PullThroughWay way) => GoingOn(way).FirstOrDefault(r => r.Verdict == Verdict.No);
+
+    // Whether it closes right on the wearer asks for no work, and keeps nothing off.
+    private IReadOnlyList<RuleVerdict> GoingOn(PullThroughWay way) => Stock is { } stock && Work is null && !Came.IsWanted
+        ? BandToWatch.Judge(Figures.Watch, stock.Band.FactsWorn(way), Figures.Wearer, House.Bars, House.Limits) : [];
 
     /// <summary>What of the agreed work cannot be undone, in the words a consent is given to; empty when all can.</summary>
     public string Lasting => Bench.Plan is null ? "" : PieceOfWork.Lasting(BandWork().Concat(ClaspWork()));
@@ -246,6 +257,8 @@ public sealed class JobSnapshot
                 : Account.Came?.With(Stock?.Id, Stock?.Band, own) ?? AsItCame.Usual(Job.Request, Stock?.Band, own, Account.BandBefore?.Band);
             return came with
             {
+                // The places behind a hole that is to be punched count one more.
+                Position = came.Position is { } at && Job.ExtraHole is { } after && at > after && came.IsWanted && Work is null ? at + 1 : came.Position,
                 IsWanted = came.IsWanted && Work is not HandWork.OwnBandOn,
                 MissingBars = Account.MissingBars,
             };

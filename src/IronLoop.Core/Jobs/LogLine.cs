@@ -72,6 +72,18 @@ public enum LogKind
 
     /// <summary>It went back as it came; why stands in its note.</summary>
     WentBack,
+
+    /// <summary>A band was added beside the one on the watch: its name, its article, what it is there.</summary>
+    BandAdded,
+
+    /// <summary>An observation was set, what of stands in its note: until which day.</summary>
+    ObservationSet,
+
+    /// <summary>What a look showed, in its note.</summary>
+    Observed,
+
+    /// <summary>The observation ended.</summary>
+    ObservationEnded,
 }
 
 /// <summary>What somebody said freely about a job. It is stored once, with whatever stood there before; the log refers to it.</summary>
@@ -100,6 +112,9 @@ public enum Wording
 
     /// <summary>A line of the log as a version before wrote it, in words alone.</summary>
     Earlier,
+
+    /// <summary>What was set for an observation, or what a look showed.</summary>
+    Shown,
 }
 
 /// <summary>A note at a step, as a line of the log refers to it.</summary>
@@ -158,9 +173,13 @@ public sealed record LogLine(LogKind Kind, IReadOnlyList<string> Facts)
                 LogKind.Answered => Note is null ? "A note was answered." : $"Said to the note “{Note.Text}”: {Note.Answer}",
                 LogKind.TriedOn => this[0].Length == 0 ? "Tried on." : Sentences(this[0], this[1]),
                 LogKind.BenchDone => Sentences([$"Bench work done{After(", ", this[0])}{(this[0].Length > 0 ? " steps" : "")}.", .. LeftOut]),
-                LogKind.HandedOver => Sentences("Handed over.", this[0], this[1], this[2], this[3], Observed, this[Wording.CloseNote]),
+                LogKind.HandedOver => Sentences("Handed over.", this[0], this[1], this[2], this[3], AskedOn, this[Wording.CloseNote]),
                 LogKind.AskedAfter => $"Asked after{After(": ", this[Wording.Heard])}{(this[Wording.Heard].Length > 0 ? "" : ".")}",
                 LogKind.WentBack => Sentences("Went back unworked.", this[Wording.CloseNote], this[0]),
+                LogKind.BandAdded => this[2] == nameof(AlsoAs.ForLooks) ? $"Shown for looks: {this[0]}, {this[1]}." : $"Goes along in the bag: {this[0]}, {this[1]}.",
+                LogKind.ObservationSet => $"Under observation until {this[0]}{After(": ", this[Wording.Shown])}.",
+                LogKind.Observed => $"Looked at{After(": ", this[Wording.Shown])}.",
+                LogKind.ObservationEnded => "The observation ended.",
                 _ => throw new InvalidOperationException($"The log knows no {Kind}."),
             };
         }
@@ -171,7 +190,7 @@ public sealed record LogLine(LogKind Kind, IReadOnlyList<string> Facts)
 
     private string this[Wording wording] => Said.GetValueOrDefault(wording, "");
 
-    private string Observed => this[4].Length == 0 ? "" : $"To be asked after on {this[4]}{After(": ", this[Wording.ObserveFor])}.";
+    private string AskedOn => this[4].Length == 0 ? "" : $"To be asked after on {this[4]}{After(": ", this[Wording.ObserveFor])}.";
 
     private string Request(int fact) => Enum.TryParse<Request>(this[fact], out var request) ? RequestWords.Of(request) : "";
 

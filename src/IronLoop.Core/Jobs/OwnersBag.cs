@@ -7,8 +7,13 @@ namespace IronLoop.Core.Jobs;
 /// <summary>What goes into the owner's bag.</summary>
 public static class OwnersBag
 {
-    /// <summary>What the bag of a job must hold: everything that was put into it, by the band it fits.</summary>
-    public static IReadOnlyList<BagLine> Of(JobSnapshot job) => job.Bench is { Plan: { } plan, Now: { } now }
+    /// <summary>What the bag of a job must hold: everything that was put into it, by the band it fits, and the bands that go along.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="also">The bands beside the one on the watch.</param>
+    public static IReadOnlyList<BagLine> Of(JobSnapshot job, IReadOnlyList<AlsoBand> also) =>
+        [.. PutIn(job), .. also.Where(a => a.As == AlsoAs.ForTheBag).Select(a => a.InTheBag(job))];
+
+    private static IReadOnlyList<BagLine> PutIn(JobSnapshot job) => job.Bench is { Plan: { } plan, Now: { } now }
         ?
         [
             .. TrayLine.In(plan.From, now.Stand, Place.Bag).GroupBy(l => l.What)

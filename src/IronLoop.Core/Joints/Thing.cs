@@ -107,6 +107,9 @@ public enum Shaping
 
     /// <summary>A bar bent to a curve.</summary>
     Bend,
+
+    /// <summary>A hole punched into a strap's tail.</summary>
+    Punch,
 }
 
 /// <summary>Something that can be held in the hand.</summary>

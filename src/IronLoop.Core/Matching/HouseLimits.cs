@@ -103,6 +103,9 @@ public enum Limit
 
     /// <summary>How much less room a cold day asks for.</summary>
     ColdDay,
+
+    /// <summary>How many days a part takes that is not here.</summary>
+    LeadDays,
 }
 
 /// <summary>What is known of a limit.</summary>
@@ -152,6 +155,7 @@ public sealed record LimitKind(Limit Limit, string Rule, string Says, decimal Us
         new(Limit.ButtonsMost, ButtonSpanRule.Name, "Butterfly: buttons stand out at most", 3m, new AllowedNumber(0, 10)),
         new(Limit.HotDay, "seasons", "A hot day asks for this much more room", 3m, new AllowedNumber(0, 10)),
         new(Limit.ColdDay, "seasons", "A cold day asks for this much less room", 2m, new AllowedNumber(0, 10)),
+        new(Limit.LeadDays, "ordering", "Days until a part is here that has to be ordered", 5m, new AllowedNumber(1, 90), IsLength: false),
     ];
 }
 

@@ -45,6 +45,9 @@ public enum WorkKind
 
     /// <summary>The two ends at the clasp are exchanged.</summary>
     SwapEnds,
+
+    /// <summary>A hole is punched between two.</summary>
+    ExtraHole,
 }
 
 /// <summary>A piece of work a band needs before it goes on.</summary>

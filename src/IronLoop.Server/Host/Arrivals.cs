@@ -59,7 +59,7 @@ internal static class Arrivals
                 _ = TakeInSheet.Read(work, file.Job);
                 _ = LoopSheet.Of(file);
                 _ = file.Bench.Now;
-                _ = OwnersBag.Of(file);
+                _ = OwnersBag.Of(file, AlsoBands.Of(work, file.Job.Id));
             });
         }
     }

@@ -101,6 +101,7 @@ internal static class Calls
         bench.MapWhatIf();
         bench.MapVariants();
         bench.MapStraps();
+        bench.MapCures();
         bench.MapBench();
         bench.MapTools();
         bench.MapNotes();

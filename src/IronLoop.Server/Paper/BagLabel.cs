@@ -24,7 +24,7 @@ internal sealed class BagLabel : IPicture
     /// <summary>That of a job: what was counted into its bag, or what has to be in it while it is open.</summary>
     public static BagLabel Of(ShopWork work, JobSnapshot file, TimeProvider clock) => file.Job.ClosedAt is { } closed
         ? new BagLabel(file, Bags.Of(work, file.Job.Id), closed)
-        : new BagLabel(file, OwnersBag.Of(file), clock.GetUtcNow());
+        : new BagLabel(file, OwnersBag.Of(file, AlsoBands.Of(work, file.Job.Id)), clock.GetUtcNow());
 
     public BagLabel(JobSnapshot file, IReadOnlyList<BagLine> bag, DateTimeOffset since)
     {

@@ -49,8 +49,8 @@ internal static class JobSheet
             sheet.Say("Nothing was noted.", Sheet.Left + 64, wide - 64);
         for (var i = 0; i < marks.Count; i++)
             sheet.Say($"{i + 1}. {file.Account.Condition[i]}", Sheet.Left + 64, wide - 64);
-        var came = TakeIns.CameWithOf(work, job.Id).Where(c => c.Value > 0).ToList();
-        sheet.Say(came.Count == 0 ? "Nothing came along." : $"Came along: {string.Join(", ", came.Select(c => $"{c.Value} {Spaced(c.Key.ToString())}"))}.", Sheet.Left + 64, wide - 64);
+        var came = TakeIns.CameWithOf(work, job.Id).Where(c => c.Value.Count > 0).ToList();
+        sheet.Say(came.Count == 0 ? "Nothing came along." : $"Came along: {string.Join(", ", came.Select(c => $"{c.Value.Count} {Spaced(c.Key.ToString())}{(c.Value.Note.Length > 0 ? $" ({c.Value.Note})" : "")}"))}.{Returns(job)}", Sheet.Left + 64, wide - 64);
         sheet.Down = Math.Max(sheet.Down, below) + 6;
 
         var loop = LoopSheet.Of(file);
@@ -70,6 +70,14 @@ internal static class JobSheet
             Steps(sheet, file, wide);
         return sheet.Finish();
     }
+
+    private static string Returns(Job job) => job.Returns switch
+    {
+        ReturnTerms.Collected => " Its owner comes for it.",
+        ReturnTerms.OwnBox => $" Goes back by post in its own box{(job.IsPostagePaid ? ", postage paid" : "")}.",
+        ReturnTerms.OurBox => $" Goes back by post in a box of ours{(job.IsPostagePaid ? ", postage paid" : "")}.",
+        _ => "",
+    };
 
     private static void Steps(Sheet sheet, JobSnapshot file, float wide)
     {

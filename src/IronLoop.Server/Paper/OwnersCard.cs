@@ -32,8 +32,9 @@ internal static class OwnersCard
             sheet.Part("Beside that", string.Join(' ', done.Also));
         if (loop.Rulers is { } rulers)
         {
-            sheet.Part("How it sits", $"{Room(rulers.Ease.Mm)} The clasp sits {Centre(rulers.OffCentre.Mm)}. "
-                + $"It can be closed {rulers.Tighter.Text} tighter and {rulers.Looser.Text} looser{(file.Band?.Links is null ? "" : " without touching a link")}.");
+            sheet.Part("How it sits", loop.Leaves is { } leaves
+                ? $"{Room(rulers.Ease.Mm)} From where it is closed there is {leaves}."
+                : $"{Room(rulers.Ease.Mm)} The clasp sits {Centre(rulers.OffCentre.Mm)}. It can be closed {rulers.Tighter.Text} tighter and {rulers.Looser.Text} looser without touching a link.");
         }
         if (file.Band is { } band && Core.HandOver.ClaspInUse.Of(band, file.OtherClasp?.Part.Clasp?.Facts.Kind ?? file.ClaspKind, file.Way) is { Count: > 0 } use)
             sheet.Part("How it closes", string.Join(' ', use));

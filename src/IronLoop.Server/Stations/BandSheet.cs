@@ -31,7 +31,11 @@ internal sealed record StrapSheet(string BucklePiece, string Tail, string FirstH
 /// <summary>A one-piece band; lengths as typed.</summary>
 /// <param name="FirstHole">From the buckle's bar to the first hole.</param>
 /// <param name="UnderRun">What passing under the case uses up, if it was measured.</param>
-internal sealed record OnePieceSheet(string FirstHole, string HolePitch, int Holes, string? UnderRun = null);
+/// <param name="Closure">What closes it; a buckle when left out.</param>
+/// <param name="Farthest">From ring or catch to the farthest place, where it closes anywhere; then pitch and holes are not looked at.</param>
+/// <param name="Whole">From the buckle's bar, ring or catch to the tail's tip, if it was measured.</param>
+internal sealed record OnePieceSheet(
+    string FirstHole, string HolePitch = "", int Holes = 0, string? UnderRun = null, OnePieceClosure Closure = OnePieceClosure.Buckle, string? Farthest = null, string? Whole = null);
 
 /// <summary>Mesh with a slide clasp; lengths as typed.</summary>
 /// <param name="Notches">Notches on its back; 0 when the clasp locks anywhere.</param>
@@ -133,13 +137,18 @@ internal sealed record BandSheet(
 
     private static OnePieceBand ReadOnePiece(Refusals refusals, OnePieceSheet sheet, Length layer)
     {
-        refusals.Check("$.onePiece.holes", HoleCounts, sheet.Holes);
-        return new OnePieceBand(
-            Needed(refusals, "$.onePiece.firstHole", sheet.FirstHole, AllowedLength.Mm(60, 400)),
-            Needed(refusals, "$.onePiece.holePitch", sheet.HolePitch, HolePitches),
-            sheet.Holes,
-            layer,
-            refusals.Typed("$.onePiece.underRun", sheet.UnderRun, AllowedLength.Mm(5, 80)));
+        var nearest = Needed(refusals, "$.onePiece.firstHole", sheet.FirstHole, AllowedLength.Mm(60, 400));
+        var under = refusals.Typed("$.onePiece.underRun", sheet.UnderRun, AllowedLength.Mm(5, 80));
+        var whole = refusals.Typed("$.onePiece.whole", sheet.Whole, AllowedLength.Mm(60, 500));
+        if (sheet.Closure == OnePieceClosure.Buckle)
+        {
+            refusals.Check("$.onePiece.holes", HoleCounts, sheet.Holes);
+            return new OnePieceBand(nearest, Needed(refusals, "$.onePiece.holePitch", sheet.HolePitch, HolePitches), sheet.Holes, layer, under) { Whole = whole };
+        }
+        var farthest = Needed(refusals, "$.onePiece.farthest", sheet.Farthest ?? "", AllowedLength.Mm(60, 400));
+        if (!refusals.Any && farthest < nearest)
+            refusals.Add("$.onePiece.farthest", $"farthest is {farthest}, less than firstHole, {nearest}.");
+        return OnePieceBand.Anywhere(sheet.Closure, nearest, farthest < nearest ? nearest : farthest, layer, under) with { Whole = whole };
     }
 
     private static MeshBand ReadMesh(Refusals refusals, MeshSheet sheet)

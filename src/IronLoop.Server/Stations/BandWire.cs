@@ -59,7 +59,7 @@ internal sealed record BandWire(
             clasp is null ? null : new BandClaspWire(
                 clasp.Twelve, clasp.Six, clasp.MicroSide, clasp.Positions, clasp.Step, clasp.Position, clasp.Tighter(clasp.Positions - 1)),
             band.Strap?.BucklePiece,
-            band.Strap?.Holes ?? band.OnePiece?.Holes,
+            band.Strap?.Holes ?? (band.OnePiece is { Farthest: null } through ? through.Holes : null),
             band.Mesh?.Shortest,
             band.Mesh?.Longest,
             band.Facts.End,

@@ -7,6 +7,7 @@ using IronLoop.Core.HandOver;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
+using IronLoop.Core.Shelf;
 using IronLoop.Core.Stock;
 using IronLoop.Core.Tray;
 using IronLoop.Server.Contract;
@@ -33,16 +34,19 @@ internal static class Closing
 
     /// <summary>What goes into the parcel.</summary>
     public static IReadOnlyList<PackedLine> Packed(ShopWork work, JobSnapshot file, IReadOnlyList<BagLine> bag) =>
-        PackedList.Of(file.Job.WatchName, file is { Work: null, Band.Facts.Material: BandMaterial.Metal } || file.Band?.Links is not null, bag, [.. TakeIns.CameWithOf(work, file.Job.Id).Where(c => c.Value > 0 && c.Key != CameWith.LooseLinks)
-            .Select(c => new BagLine(Said(c.Key, c.Value), c.Value) { Key = c.Key.ToString() })]);
+        PackedList.Of(file.Job.WatchName, file is { Work: null, Band.Facts.Material: BandMaterial.Metal } || file.Band?.Links is not null, bag, [.. TakeIns.CameWithOf(work, file.Job.Id).Where(c => c.Value.Count > 0 && c.Key != CameWith.LooseLinks)
+            .Select(c => new BagLine($"{Said(c.Key, c.Value.Count)}{(c.Value.Note.Length > 0 ? $" ({c.Value.Note})" : "")}", c.Value.Count) { Key = c.Key.ToString() })]);
 
-    /// <summary>Books the band out that goes with the watch.</summary>
+    /// <summary>Books the band out that goes with the watch, and those that go along in the bag.</summary>
     /// <exception cref="RefusedException">There is none any more.</exception>
     public static void BookOut(ShopWork work, JobSnapshot file)
     {
-        if (file.Stock is { OwnerClientId: null } stock && !Bands.BookOut(work, stock.Id))
-            throw RefusedException.Conflict($"{stock.Name} is no longer in stock; correct the stock first.");
+        foreach (var stock in new[] { file.Stock }.Concat(InTheBag(work, file.Job.Id)))
+            if (stock is { OwnerClientId: null } && !Bands.BookOut(work, stock.Id))
+                throw RefusedException.Conflict($"{stock.Name} is no longer in stock; correct the stock first.");
     }
+
+    private static IEnumerable<StockBand> InTheBag(ShopWork work, long id) => AlsoBands.Of(work, id).Where(a => a.As == AlsoAs.ForTheBag).Select(a => a.Stock);
 
     /// <summary>Closes a job.</summary>
     public static void Close(ShopWork work, JobSnapshot file, IReadOnlyList<BagLine> bag, HandedOver how, DateTimeOffset at)
@@ -50,6 +54,9 @@ internal static class Closing
         var id = file.Job.Id;
         Bags.Fill(work, id, bag);
         HandOvers.Close(work, id, at, how with { LeftBandId = Left(work, file) });
+        // What was bought for the bag is its owner's from now on.
+        foreach (var bought in InTheBag(work, id).Where(s => s.OwnerClientId is null))
+            Bands.Add(work, Owned(work, file, bought));
         var held = bag.Count == 0 ? "Nothing for the bag." : $"In the bag: {BagWords.Said(bag)}.";
         var back = how.GoesBack switch { HowItGoesBack.Posted => "Posted.", HowItGoesBack.Collected => "Collected.", _ => "" };
         var asked = how.ObserveOn is { } day ? day.ToString("d MMMM yyyy", CultureInfo.InvariantCulture) : "";
@@ -67,14 +74,11 @@ internal static class Closing
         var stand = file.Bench.Now?.Stand;
         int InTheBag(LinkKind kind) => stand?.Things.Count(t => t.Kind == ThingKind.Link && t.Place == Place.Bag && Lying.IsOf(t, kind)) ?? 0;
         var left = LeftBand.Of(band, unmarked, plan.Arrangement, InTheBag, file.Bench.Facts?.Look(JointGroup.Links) ?? JointLook.None);
-        return Bands.Add(work, stock with
-        {
-            Article = Bands.NextArticle(work, "OWN"),
-            OwnerClientId = file.Job.Client.Id,
-            InStock = 1,
-            Band = left,
-        });
+        return Bands.Add(work, Owned(work, file, stock) with { Band = left });
     }
+
+    private static StockBand Owned(ShopWork work, JobSnapshot file, StockBand stock) =>
+        stock with { Article = Bands.NextArticle(work, "OWN"), OwnerClientId = file.Job.Client.Id, InStock = 1 };
 
     private static string Said(CameWith what, int count) => what switch
     {

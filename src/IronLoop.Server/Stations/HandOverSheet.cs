@@ -16,6 +16,20 @@ internal readonly record struct BagLineWire(string Key, string What, int Count, 
     public static BagLineWire Of(BagLine line) => new(line.Key, line.What, line.Count, line.Fits);
 }
 
+/// <summary>A dated look.</summary>
+internal sealed record ObservedLookWire(DateOnly Due, string Shows, DateTimeOffset? At, string By);
+
+/// <summary>A watch under observation, or that was.</summary>
+internal sealed record UnderObservationWire(DateOnly Until, string Set, DateTimeOffset SetAt, string By, bool Stands, IReadOnlyList<ObservedLookWire> Looks)
+{
+    public static UnderObservationWire? Of(UnderObservation? observed) => observed is null ? null : new UnderObservationWire(
+        observed.Until, observed.Set, observed.SetAt, observed.By, observed.EndedAt is null, [.. observed.Looks.Select(l => new ObservedLookWire(l.Due, l.Shows, l.At, l.By))]);
+}
+
+/// <summary>How it goes back.</summary>
+/// <param name="GoesBack">Collected or posted, by the terms.</param>
+internal sealed record TermsOfReturn(ReturnTerms? Terms, bool PostagePaid, HowItGoesBack? GoesBack);
+
 /// <summary>A line of what is packed, and by what it is ticked.</summary>
 internal sealed record PackedWire(string Key, string Says);
 
@@ -28,20 +42,25 @@ internal sealed record PackedWire(string Key, string Says);
 /// <param name="BackFrom">The earlier job this one is a return visit of.</param>
 /// <param name="Also">What was also done or found, and the marks in the watch, each with who and when.</param>
 /// <param name="AsListed">Whether one press may close it: every joint that was worked was checked at the bench, and no note is open.</param>
+/// <param name="Observed">The observation before it goes back; null where none was set.</param>
+/// <param name="Returns">How it goes back, as was agreed at take-in.</param>
 internal sealed record HandOverSheet(
     string Done, string Figures, IReadOnlyList<BagLineWire> Bag, bool Ready, bool Closed, IReadOnlyList<string> Advice, IReadOnlyList<PackedWire> Packed,
-    HowItGoesBack? GoesBack, DateOnly? ObserveOn, string ObserveFor, long? Price, string Note, string By, long? BackFrom, IReadOnlyList<string> Also, bool AsListed)
+    HowItGoesBack? GoesBack, DateOnly? ObserveOn, string ObserveFor, long? Price, string Note, string By, long? BackFrom, IReadOnlyList<string> Also, bool AsListed,
+    UnderObservationWire? Observed, TermsOfReturn Returns)
 {
     public static HandOverSheet Of(ShopWork work, JobSnapshot file)
     {
         var closed = file.Job.ClosedAt is not null;
-        var bag = closed ? Bags.Of(work, file.Job.Id) : OwnersBag.Of(file);
+        var also = AlsoBands.Of(work, file.Job.Id);
+        var bag = closed ? Bags.Of(work, file.Job.Id) : OwnersBag.Of(file, also);
         var how = HandOvers.Of(work, file.Job.Id);
         var notes = StepNotes.Of(work, file.Job.Id);
         return new HandOverSheet(
             WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures, [.. bag.Select(BagLineWire.Of)],
             file.Progress.Done(Station.Bench) && !closed, closed, Closing.AdviceFor(file, bag), [.. Closing.Packed(work, file, bag).Select(l => new PackedWire(l.Key, l.Says))],
             how.GoesBack, how.ObserveOn, how.ObserveFor, file.Job.PriceCents, how.Note, how.By, how.BackFrom, [.. notes.Where(n => n.Kind != NoteKind.Note).Select(n => n.Told)],
-            file.May(JobAct.HandOver).Ok && file.Bench.Done.All(d => d.Row != StepRow.Check || d.Skipped is null) && !notes.Any(n => n.IsOpen));
+            file.May(JobAct.HandOver).Ok && file.Bench.Done.All(d => d.Row != StepRow.Check || d.Skipped is null) && !notes.Any(n => n.IsOpen),
+            UnderObservationWire.Of(Storage.Observed.Of(work, file.Job.Id)), new TermsOfReturn(file.Job.Returns, file.Job.IsPostagePaid, file.Job.Returns is { } terms ? HowItGoesBacks.By(terms) : null));
     }
 }

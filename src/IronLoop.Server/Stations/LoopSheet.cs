@@ -44,9 +44,12 @@ internal sealed record LoopSheet(
     // Wide enough to see the neighbours of a gap.
     private static readonly Length ReachShown = Length.FromMillimetres(18);
 
+    /// <summary>What is left both ways and whether the keepers hold the tail, of what closes in places; null of a link bracelet.</summary>
+    public string? Leaves { get; init; }
+
     /// <summary>Ease, centre and what is left, in one sentence.</summary>
-    public string FinalFigures => Rulers is not { } rulers
-        ? ""
+    public string FinalFigures => Rulers is not { } rulers ? ""
+        : Leaves is { } leaves ? $"Ease {rulers.Ease.Text}; {leaves}."
         : $"Ease {rulers.Ease.Text}, off-centre {rulers.OffCentre.Text}, {rulers.Tighter.Text} left to tighten and {rulers.Looser.Text} to loosen.";
 
     // Several sheets tell of it: it is worked out once, and let go with the job as it is known.
@@ -184,8 +187,8 @@ internal sealed record LoopSheet(
     }
 
     /// <summary>What is left both ways; what locks anywhere is said in millimetres.</summary>
-    private static string Left(HoledBand strap, StrapFit best) => strap is MeshBand { Notches: 0 }
-        ? $"{(strap.Step * best.HolesTighter).ToTenths()} left to tighten, {(strap.Step * best.HolesLooser).ToTenths()} to loosen"
+    private static string Left(HoledBand strap, StrapFit best) => strap.LocksAnywhere
+        ? $"{best.Tighter.ToTenths()} left to tighten, {best.Looser.ToTenths()} to loosen"
         : $"{best.HolesTighter} left to tighten, {best.HolesLooser} to loosen";
 
     private static LoopSheet OfHoled(
@@ -196,7 +199,8 @@ internal sealed record LoopSheet(
         var wear = Wear.Of(file.Figures.Wear!.Value);
         var isPlanned = fit.Hole == best.Hole;
         static string Capital(string said) => char.ToUpperInvariant(said[0]) + said[1..];
-        var tail = band.Strap is null ? ""
+        var isTailKnown = band.Strap is not null || band.OnePiece is { Whole: not null };
+        var tail = !isTailKnown ? ""
             : best.KeepersHold ? $"; the tail passes the buckle by {best.PastBuckle.ToTenths()}, both keepers hold it"
             : $"; the tail passes the buckle by only {best.PastBuckle.ToTenths()}, too little for both keepers";
         return new LoopSheet(
@@ -218,6 +222,7 @@ internal sealed record LoopSheet(
                 fit.Length, target.Length, Math.Round(need.Needed, 2), Math.Round(need.Sigma, 2),
                 Percent(FirstTimeChance.Of(need, strap.Reach().Lengths.Select(l => l.Length), wear)), 0, fit.Misfit, fit.Misfit.Millimetres))
         {
+            Leaves = $"{strap.Leaves(fit.Hole)}{(!isTailKnown ? "" : fit.KeepersHold ? "; both keepers hold the tail" : "; the tail is too short for both keepers")}",
             Reach = ReachOf(strap.Reach(), [], file, head, target, wear),
             Days = DaysOf(file, [.. Enumerable.Range(0, strap.Holes).Select(strap.LengthIn)], target, strap.Said),
         };

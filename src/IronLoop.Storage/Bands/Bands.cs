@@ -24,8 +24,9 @@ public static class Bands
         ("clasp_end_um", s => s.Band.ClaspEnd), ("fastener", s => s.Band.Fastener), ("pin_um", s => s.Band.Pin),
         ("clasp_twelve_um", s => s.Band.Clasp?.Twelve), ("clasp_six_um", s => s.Band.Clasp?.Six), ("clasp_micro_side", s => s.Band.Clasp?.MicroSide),
         ("clasp_positions", s => s.Band.Clasp?.Positions), ("clasp_step_um", s => s.Band.Clasp?.Step), ("clasp_position", s => s.Band.Clasp?.Position),
-        ("buckle_piece_um", s => s.Band.Strap?.BucklePiece), ("tail_um", s => s.Band.Strap?.Tail), ("first_hole_um", s => s.Band.Strap?.FirstHole ?? s.Band.OnePiece?.FirstHole),
-        ("hole_pitch_um", s => s.Band.Strap?.HolePitch ?? s.Band.OnePiece?.HolePitch), ("holes", s => s.Band.Strap?.Holes ?? s.Band.OnePiece?.Holes),
+        ("buckle_piece_um", s => s.Band.Strap?.BucklePiece), ("tail_um", s => s.Band.Strap?.Tail ?? s.Band.OnePiece?.Whole), ("first_hole_um", s => s.Band.Strap?.FirstHole ?? s.Band.OnePiece?.FirstHole),
+        ("hole_pitch_um", s => s.Band.Strap?.HolePitch ?? s.Band.OnePiece?.HolePitch), ("holes", s => s.Band.Strap?.Sold ?? s.Band.OnePiece?.Holes),
+        ("extra_hole", s => s.Band.Strap?.ExtraAfter), ("closure", s => s.Band.OnePiece?.Closure), ("farthest_um", s => s.Band.OnePiece?.Farthest),
         ("under_run_um", s => s.Band.OnePiece?.UnderRun),
         ("mesh_shortest_um", s => s.Band.Mesh?.Shortest), ("mesh_longest_um", s => s.Band.Mesh?.Longest), ("mesh_notches", s => s.Band.Mesh?.Notches),
     ];
@@ -153,10 +154,16 @@ public static class Bands
     public static IReadOnlyDictionary<long, StockBand> Find(ShopWork work, IEnumerable<long> ids) =>
         Read(work, $"band.id IN ({string.Join(", ", ids.Distinct().Select(id => id.ToString(CultureInfo.InvariantCulture)))})").ToDictionary(b => b.Id);
 
-    /// <summary>How many open jobs other than this one have chosen each band: those are spoken for.</summary>
+    /// <summary>How many open jobs other than this one have chosen each band, for the watch or for the bag: those are spoken for.</summary>
     public static IReadOnlyDictionary<long, int> SpokenFor(ShopWork work, long exceptJobId) =>
         work.Query(
-            "SELECT band_id, COUNT(*) AS jobs FROM job WHERE closed_at IS NULL AND band_id IS NOT NULL AND id <> $job GROUP BY band_id",
+            """
+            SELECT band_id, COUNT(*) AS jobs FROM (
+              SELECT band_id FROM job WHERE closed_at IS NULL AND band_id IS NOT NULL AND id <> $job
+              UNION ALL
+              SELECT also_band.band_id FROM also_band JOIN job ON job.id = also_band.job_id WHERE as_what = 'ForTheBag' AND closed_at IS NULL AND job.id <> $job)
+            GROUP BY band_id
+            """,
             row => (Band: row.Number("band_id"), Jobs: row.Count("jobs")), ("$job", exceptJobId))
             .ToDictionary(r => r.Band, r => r.Jobs);
 
@@ -184,6 +191,8 @@ public static class Bands
             .ToLookup(s => s.Band, s => s.Spare);
         return work.Query($"SELECT band.* FROM band WHERE {where} ORDER BY band.owner_client_id IS NULL, band.id", row => Read(row, links, spares), values);
     }
+
+    private static TwoPieceStrap Punched(int? after, TwoPieceStrap strap) => after is { } extra ? strap.WithExtra(extra) : strap;
 
     private static StockBand Read(SqliteDataReader row, ILookup<(long, Side), Link> links, ILookup<long, SpareLinks> spares)
     {
@@ -215,10 +224,15 @@ public static class Bands
                 Across = row.Maybe("pin_um", Columns.Length),
             },
             BandKind.OnePiece => new PulledThroughBand(facts, thickness, closes, new OnePieceBand(
-                row.Length("first_hole_um"), row.Length("hole_pitch_um"), row.Count("holes"), thickness, row.Maybe("under_run_um", Columns.Length))),
+                row.Length("first_hole_um"), row.Length("hole_pitch_um"), row.Count("holes"), thickness, row.Maybe("under_run_um", Columns.Length))
+            {
+                Closure = row.Maybe("closure", Columns.Choice<OnePieceClosure>) ?? OnePieceClosure.Buckle,
+                Farthest = row.Maybe("farthest_um", Columns.Length),
+                Whole = row.Maybe("tail_um", Columns.Length),
+            }),
             BandKind.Mesh => new MeshBracelet(facts, thickness, closes, new MeshBand(row.Length("mesh_shortest_um"), row.Length("mesh_longest_um"), row.Count("mesh_notches"))),
-            _ => new TwoPieceBand(facts, thickness, closes, new TwoPieceStrap(
-                row.Length("buckle_piece_um"), row.Length("tail_um"), row.Length("first_hole_um"), row.Length("hole_pitch_um"), row.Count("holes"))),
+            _ => new TwoPieceBand(facts, thickness, closes, Punched(row.Maybe("extra_hole", Columns.Count), new TwoPieceStrap(
+                row.Length("buckle_piece_um"), row.Length("tail_um"), row.Length("first_hole_um"), row.Length("hole_pitch_um"), row.Count("holes")))),
         };
         band = band with
         {

@@ -51,6 +51,9 @@ public static class Erasure
         var wordings = Each($"DELETE FROM wording WHERE job_id IN {Jobs}");
         var notes = Each($"DELETE FROM step_note WHERE job_id IN {Jobs}")
             + Each($"UPDATE condition_mark SET note = '' WHERE note <> '' AND job_id IN {Jobs}")
+            + Each($"UPDATE came_with SET note = '' WHERE note <> '' AND job_id IN {Jobs}")
+            + Each($"UPDATE observation SET set_what = 'erased' WHERE job_id IN {Jobs}")
+            + Each($"UPDATE observation_look SET shows = 'erased' WHERE shows <> '' AND job_id IN {Jobs}")
             + Each($"UPDATE bench_step SET skipped = 'erased' WHERE skipped IS NOT NULL AND job_id IN {Jobs}");
         // Before version 23 the reason stood in the step itself.
         Each($"UPDATE bench_step SET says = '' WHERE row = 'Tray' AND job_id IN {Jobs}");

@@ -21,6 +21,9 @@ public static class StoredChoices
     /// <summary>The choices by table and column.</summary>
     public static IReadOnlyDictionary<(string Table, string Column), Type> All { get; } = new Dictionary<(string Table, string Column), Type>
     {
+        [("also_band", "way")] = typeof(PullThroughWay),
+        [("also_band", "as_what")] = typeof(AlsoAs),
+        [("band", "closure")] = typeof(OnePieceClosure),
         [("band", "kind")] = typeof(BandKind),
         [("band", "material")] = typeof(BandMaterial),
         [("band", "attaches")] = typeof(BandAttachment),
@@ -48,6 +51,8 @@ public static class StoredChoices
         [("fitter", "role")] = typeof(Role),
         [("job", "request")] = typeof(Request),
         [("job", "worn_way")] = typeof(PullThroughWay),
+        [("job", "craft")] = typeof(Craft),
+        [("job", "returns")] = typeof(ReturnTerms),
         [("job", "goes_back")] = typeof(HowItGoesBack),
         [("job_came", "on_watch")] = typeof(OnTheWatch),
         [("job_came", "held")] = typeof(HeldBy),

@@ -22,7 +22,8 @@ public static class Jobs
     private static readonly string Select =
         $"""
         SELECT job.*, {Wordings.Standing(Wording.Words)} AS words, {Wordings.Standing(Wording.ReferNote)} AS refer_note,
-          client.name AS client_name, client.contact, client.erased_at, watch.name AS watch_name
+          client.name AS client_name, client.contact, client.erased_at, watch.name AS watch_name,
+          (SELECT until FROM observation WHERE job_id = job.id AND ended_at IS NULL) AS observed_until
         FROM job JOIN client ON client.id = job.client_id JOIN watch ON watch.id = job.watch_id
         """;
 
@@ -67,7 +68,7 @@ public static class Jobs
     private static List<JobTag> Tags(ShopWork work, IReadOnlyList<string> words, string? by, long? only) =>
         work.Query(
             $"""
-            SELECT job.id, job.version, client.name AS client_name, watch.name AS watch_name, job.promised, job.referred_at IS NOT NULL AS referred, job.taken_in_by
+            SELECT job.id, job.version, client.name AS client_name, watch.name AS watch_name, job.promised, job.referred_at IS NOT NULL AND NOT job.fitted_meanwhile AS referred, job.taken_in_by
             FROM job JOIN client ON client.id = job.client_id JOIN watch ON watch.id = job.watch_id
             WHERE job.closed_at IS NULL AND ($by IS NULL OR job.taken_in_by = $by) AND ($only IS NULL OR job.id = $only)
               {string.Concat(words.Select((_, i) => $"AND (client.name || ' ' || watch.name || ' ' || job.id) LIKE $w{i} ESCAPE '\\' "))}
@@ -110,8 +111,18 @@ public static class Jobs
     public static void ChooseBand(ShopWork work, long id, long bandId, PullThroughWay way = PullThroughWay.Double)
     {
         LookAtClaspAgain(work, id);
-        work.Execute("UPDATE job SET band_id = $band, worn_way = $way, clasp_kept_at = NULL WHERE id = $id", ("$id", id), ("$band", bandId), ("$way", way));
+        work.Execute("UPDATE job SET band_id = $band, worn_way = $way, clasp_kept_at = NULL, extra_hole = NULL WHERE id = $id", ("$id", id), ("$band", bandId), ("$way", way));
+        AlsoBands.Remove(work, id, bandId);
     }
+
+    /// <summary>Says after which hole one more is to be punched; null for none.</summary>
+    public static void Punch(ShopWork work, long id, int? after) =>
+        work.Execute("UPDATE job SET extra_hole = $after WHERE id = $id", ("$id", id), ("$after", after));
+
+    /// <summary>Says whose work it is, and how it goes back, as was agreed at take-in.</summary>
+    public static void Agree(ShopWork work, long id, Craft? craft, ReturnTerms? returns, bool postagePaid) =>
+        work.Execute("UPDATE job SET craft = $craft, returns = $returns, postage_paid = $paid WHERE id = $id",
+            ("$id", id), ("$craft", craft), ("$returns", returns), ("$paid", postagePaid));
 
     /// <summary>Wears a pull-through band another way.</summary>
     public static void WearAs(ShopWork work, long id, PullThroughWay way) =>
@@ -150,5 +161,11 @@ public static class Jobs
         Version = row.Number("version"),
         HasWearer = row.Yes("has_wearer"),
         IsUnworked = row.Yes("unworked"),
+        ExtraHole = row.Maybe("extra_hole", Columns.Count),
+        IsFittedMeanwhile = row.Yes("fitted_meanwhile"),
+        ObservedUntil = row.Maybe("observed_until", Columns.Day),
+        Craft = row.Maybe("craft", Columns.Choice<Craft>),
+        Returns = row.Maybe("returns", Columns.Choice<ReturnTerms>),
+        IsPostagePaid = row.Yes("postage_paid"),
     };
 }

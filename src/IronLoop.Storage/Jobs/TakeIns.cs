@@ -34,30 +34,31 @@ public static class TakeIns
             row => new ConditionMark(row.Number("id"), row.Choice<DamagePlace>("place"), row.Choice<DamageKind>("kind"), row.Text("note")),
             ("$job", jobId));
 
-    /// <summary>Counts what came with the watch; nought takes the line away.</summary>
-    public static void Count(ShopWork work, long jobId, CameWith what, int count)
+    /// <summary>Counts what came with the watch, with a note to it; nought takes the line away.</summary>
+    public static void Count(ShopWork work, long jobId, CameWith what, int count, string note = "")
     {
         work.Execute("DELETE FROM came_with WHERE job_id = $job AND what = $what", ("$job", jobId), ("$what", what));
         if (count > 0)
-            work.Execute("INSERT INTO came_with (job_id, what, count) VALUES ($job, $what, $count)", ("$job", jobId), ("$what", what), ("$count", count));
+            work.Execute("INSERT INTO came_with (job_id, what, count, note) VALUES ($job, $what, $count, $note)", ("$job", jobId), ("$what", what), ("$count", count), ("$note", note));
     }
 
-    /// <summary>What came with the watch.</summary>
-    public static IReadOnlyDictionary<CameWith, int> CameWithOf(ShopWork work, long jobId) =>
-        work.Query("SELECT what, count FROM came_with WHERE job_id = $job", row => (What: row.Choice<CameWith>("what"), Count: row.Count("count")), ("$job", jobId))
-            .ToDictionary(l => l.What, l => l.Count);
+    /// <summary>What came with the watch: how many of each, and what was noted of it.</summary>
+    public static IReadOnlyDictionary<CameWith, (int Count, string Note)> CameWithOf(ShopWork work, long jobId) =>
+        work.Query("SELECT what, count, note FROM came_with WHERE job_id = $job", row => (What: row.Choice<CameWith>("what"), Count: row.Count("count"), Note: row.Text("note")), ("$job", jobId))
+            .ToDictionary(l => l.What, l => (l.Count, l.Note));
 
     /// <summary>What was found outside the craft.</summary>
     public static IReadOnlyList<OutsideCraft> OutsideCraftOf(ShopWork work, long jobId) =>
         [.. work.Query("SELECT reason FROM outside_craft WHERE job_id = $job", row => row.Choice<OutsideCraft>("reason"), ("$job", jobId)).Order()];
 
-    /// <summary>Notes what is outside the craft, and whether the job is referred for it.</summary>
-    public static void Refer(ShopWork work, long jobId, IReadOnlyCollection<OutsideCraft> reasons, string note, DateTimeOffset? referredAt, DateTimeOffset at, string by)
+    /// <summary>Notes what is outside the craft, whether the job is referred for it, and whether the band is fitted all the same.</summary>
+    public static void Refer(ShopWork work, long jobId, IReadOnlyCollection<OutsideCraft> reasons, string note, DateTimeOffset? referredAt, bool meanwhile, DateTimeOffset at, string by)
     {
         work.Execute("DELETE FROM outside_craft WHERE job_id = $job", ("$job", jobId));
         foreach (var reason in reasons.Distinct())
             work.Execute("INSERT INTO outside_craft (job_id, reason) VALUES ($job, $reason)", ("$job", jobId), ("$reason", reason));
-        work.Execute("UPDATE job SET referred_at = $at WHERE id = $job", ("$job", jobId), ("$at", referredAt));
+        work.Execute("UPDATE job SET referred_at = $at, fitted_meanwhile = $meanwhile WHERE id = $job",
+            ("$job", jobId), ("$at", referredAt), ("$meanwhile", meanwhile && referredAt is not null));
         Wordings.Say(work, jobId, Wording.ReferNote, note, at, by);
     }
 

@@ -15,7 +15,7 @@ public class ByCountTests
 
     [Fact]
     public void Without_a_figure_nothing_is_claimed() =>
-        ByCount.Of(JobOf(new Counted(2, 1), Figures.None)).ShouldBe(new ByCount(null, null, null, null));
+        ByCount.Of(JobOf(new Counted(2, 1), Figures.None)).ShouldBe(new ByCount(null, null, null, null, null, null));
 
     [Fact]
     public void With_the_pitch_the_loop_s_loss_and_the_clasp_s_way_are_known()
@@ -35,6 +35,17 @@ public class ByCountTests
         known.Chance.ShouldNotBeNull().ShouldBeInRange(0.75, 0.95);
         known.Says.ShouldContain("It is 6.0 mm longer then than the wrist needs. The chance");
         ByCount.Of(JobOf(new Counted(3, 1), figures))!.Says.ShouldContain("2.0 mm too short for the wrist then.");
+    }
+
+    [Fact]
+    public void With_the_rows_and_both_clasp_halves_the_centre_and_the_reserve()
+    {
+        // 7 · 8 − 2 · 8 + 14 + 2 · 2 against 6 · 8 − 8 + 16: 58 and 56, so the centre is 1.0 past the lowest point.
+        var own = new OwnBracelet("7 full", "6 full", ClaspTwelve: Mm(14), ClaspSix: Mm(16), Positions: 4, Step: Mm(2), Position: 3);
+        var figures = Figures.None.With(GaugedFigure.LinkPitch, Mm(8)) with { Bracelet = own };
+        ByCount.Of(JobOf(new Counted(2, 1), figures))!.Says
+            .ShouldBe("The loop loses 24.0 mm; the clasp goes 4.0 mm toward 12. Its centre sits 1.0 mm toward 6 then. Its micro-adjust leaves 4.0 mm to tighten and 2.0 mm to loosen.");
+        ByCount.Of(JobOf(new Counted(3, 2), figures with { Bracelet = own with { ClaspSix = Mm(18) } }))!.Says.ShouldContain("sits in the middle then");
     }
 
     private static JobSnapshot JobOf(Counted links, Figures figures) => new(

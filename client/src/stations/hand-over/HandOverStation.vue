@@ -10,6 +10,7 @@ import { useJobHere } from '../../job/here'
 import NotesPart from '../NotesPart.vue'
 import AgainPart from './AgainPart.vue'
 import PaperPart from './PaperPart.vue'
+import ObservationPart from './ObservationPart.vue'
 import UnworkedPart from './UnworkedPart.vue'
 import RefusedLine from '../../controls/RefusedLine.vue'
 
@@ -31,6 +32,14 @@ const counts = reactive<Record<string, string>>({})
 const packed = reactive<Record<string, boolean>>({})
 const form = reactive({ by: job.value.takenInBy, note: '', price: '', observeOn: '', observeFor: '' })
 const goesBack = ref<'collected' | 'posted'>('collected')
+// How it goes back was agreed at take-in.
+watch(
+  () => sheet.value?.returns.goesBack,
+  (how) => {
+    if (how) goesBack.value = how
+  },
+  { immediate: true },
+)
 watch(
   () => sheet.value?.price,
   (cents) => {
@@ -73,6 +82,7 @@ function close(asListed = false) {
 </script>
 
 <template>
+  <ObservationPart v-if="sheet && (!sheet.closed || sheet.observed)" :job="job" />
   <UnworkedPart v-if="sheet && !sheet.closed && !sheet.ready" :job="job" />
   <template v-if="sheet && (job.planAgreed || sheet.closed)">
     <PartTabs :parts="parts" label="The hand-over" :open="part" @open="part = $event" />

@@ -51,10 +51,20 @@ const match: Match = {
   needsConsent: true,
   whyNot: null,
   wouldGoOn: null,
+  whyNotAlong: null,
+  also: null,
 }
 const show = (changed: Partial<Match> = {}, open = true, choosable = open) =>
   mount(MatchCard, {
-    props: { match: { ...match, ...changed }, open, choosable, tried: false, compared: false, refusal: null },
+    props: {
+      match: { ...match, ...changed },
+      open,
+      choosable,
+      addable: open,
+      tried: false,
+      compared: false,
+      refusal: null,
+    },
     global: { plugins: [vuetify], stubs: { RouterLink: true } },
   })
 const press = (card: ReturnType<typeof show>, word: string) =>
@@ -161,5 +171,16 @@ describe('bands side by side', () => {
     expect(table.text()).toContain('not asked')
     await table.find('[aria-label="Take Fine mesh away"]').trigger('click')
     expect(table.emitted('drop')).toEqual([[8]])
+  })
+
+  it('goes into the bag beside another, and what goes on no watch is shown for looks', async () => {
+    const card = show()
+    await card
+      .findAll('button')
+      .find((b) => b.text() === 'Into the bag too')!
+      .trigger('click')
+    expect(card.emitted('add')).toEqual([['forTheBag', 'double']])
+    expect(show({ whyNotAlong: 'Too narrow.', verdict: 'no' }).text()).toContain('Shown for looks')
+    expect(show({ also: 'forTheBag' }).text()).not.toContain('Into the bag too')
   })
 })

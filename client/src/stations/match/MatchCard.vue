@@ -14,6 +14,8 @@ const props = defineProps<{
   open: boolean
   /** Whether it can be chosen now; looked at it can be all the same. */
   choosable: boolean
+  /** Whether it can be added beside the band on the watch. */
+  addable: boolean
   tried: boolean
   compared: boolean
   refusal: string | null
@@ -22,6 +24,7 @@ const emit = defineEmits<{
   look: [way: PullThroughWay]
   choose: [way: PullThroughWay, signedBy: string]
   compare: []
+  add: [as: 'forTheBag' | 'forLooks', way: PullThroughWay]
 }>()
 
 const whole = ref(false)
@@ -99,6 +102,22 @@ function take(now: PullThroughWay) {
       <router-link v-if="!match.band.own" class="plain" :to="`/bands/${match.band.id}/fits`"
         >Which watches?</router-link
       >
+      <button
+        v-if="addable && !match.chosen && !match.also && !match.whyNotAlong"
+        type="button"
+        class="plain"
+        @click="emit('add', 'forTheBag', way)"
+      >
+        Into the bag too
+      </button>
+      <button
+        v-else-if="addable && !match.chosen && !match.also && match.verdict === 'no'"
+        type="button"
+        class="plain"
+        @click="emit('add', 'forLooks', way)"
+      >
+        Shown for looks
+      </button>
       <template v-if="match.chosen"><span class="mine">Chosen</span></template>
       <template v-else-if="open && !match.whyNot">
         <v-btn variant="text" @click="emit('look', way)">{{

@@ -2,9 +2,17 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { refDebounced } from '@vueuse/core'
 import { saidOf, wholeOf } from '../../api/refused'
-import { useMatch, type Match, type MatchFilter, type PullThroughWay, type Wishes } from '../../api/match'
+import {
+  useMatch,
+  type AlsoBand,
+  type Match,
+  type MatchFilter,
+  type PullThroughWay,
+  type Wishes,
+} from '../../api/match'
 import type { Verdict } from '../../api/shop'
 import { useJobHere } from '../../job/here'
+import AlsoBands from './AlsoBands.vue'
 import CompareTable from './CompareTable.vue'
 import MatchCard from './MatchCard.vue'
 import VerdictRing from '../VerdictRing.vue'
@@ -63,6 +71,18 @@ async function choose(bandId: number, way: PullThroughWay, signedBy: string) {
     refused[bandId] = saidOf(error, '$.consentSignedBy')[0] ?? wholeOf(error)
   }
 }
+
+async function beside(act: () => Promise<void>, bandId: number) {
+  try {
+    await act()
+    refused[bandId] = null
+  } catch (error) {
+    refused[bandId] = wholeOf(error)
+  }
+}
+const add = (bandId: number, as: AlsoBand['as'], way: PullThroughWay = 'double') =>
+  beside(() => match.add({ bandId, as, way }), bandId)
+const takeOff = (bandId: number) => beside(() => match.takeOff(bandId), bandId)
 
 const compared = ref<Match[]>([])
 const comparing = ref(false)
@@ -176,6 +196,14 @@ const anyFilter = computed(
       No band is in stock, and the owner brought none.
     </p>
     <p v-else-if="sheet.total === 0 && anyFilter">Nothing in stock is like that.</p>
+    <AlsoBands
+      v-if="sheet.also.length > 0"
+      :also="sheet.also"
+      :open="job.may.addBand.ok"
+      :choosable="job.may.chooseBand.ok"
+      @take-off="takeOff"
+      @choose="choose($event, 'double', '')"
+    />
     <ol v-if="sheet.own.length > 0" class="bands">
       <MatchCard
         v-for="m in sheet.own"
@@ -183,12 +211,14 @@ const anyFilter = computed(
         :match="m"
         :open="open"
         :choosable="job.may.chooseBand.ok"
+        :addable="job.may.addBand.ok"
         :tried="tried?.bandId === m.band.id"
         :compared="compared.some((c) => c.band.id === m.band.id)"
         :refusal="refused[m.band.id] ?? null"
         @look="look(m.band.id, $event)"
         @choose="(way, by) => choose(m.band.id, way, by)"
         @compare="compare(m)"
+        @add="(as, way) => add(m.band.id, as, way)"
       />
     </ol>
     <ol class="bands">
@@ -198,12 +228,14 @@ const anyFilter = computed(
         :match="m"
         :open="open"
         :choosable="job.may.chooseBand.ok"
+        :addable="job.may.addBand.ok"
         :tried="tried?.bandId === m.band.id"
         :compared="compared.some((c) => c.band.id === m.band.id)"
         :refusal="refused[m.band.id] ?? null"
         @look="look(m.band.id, $event)"
         @choose="(way, by) => choose(m.band.id, way, by)"
         @compare="compare(m)"
+        @add="(as, way) => add(m.band.id, as, way)"
       />
     </ol>
     <p v-if="shown > pageSize" class="pages">
@@ -224,6 +256,14 @@ const anyFilter = computed(
           <strong>{{ m.band.name }}, {{ m.band.article }}</strong
           >: {{ m.rules.find((r) => r.verdict === 'no')?.says }}
           <template v-if="m.wouldGoOn">It would go on {{ m.wouldGoOn }}.</template>
+          <button
+            v-if="job.may.addBand.ok && !m.also"
+            type="button"
+            class="plain"
+            @click="add(m.band.id, 'forLooks')"
+          >
+            Shown for looks
+          </button>
         </li>
       </ul>
     </section>

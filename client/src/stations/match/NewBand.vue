@@ -52,7 +52,20 @@ const bracelet = reactive({
 })
 const strap = reactive({ bucklePiece: '', tail: '', firstHole: '', holePitch: '', holes: '7' })
 
-const onePiece = reactive({ firstHole: '', holePitch: '', holes: '12', underRun: '' })
+const onePiece = reactive({
+  firstHole: '',
+  holePitch: '',
+  holes: '12',
+  underRun: '',
+  closure: 'buckle' as NonNullable<NonNullable<BandSheet['onePiece']>['closure']>,
+  farthest: '',
+  whole: '',
+})
+const closures: { value: typeof onePiece.closure; title: string }[] = [
+  { value: 'buckle', title: 'Buckle and holes' },
+  { value: 'hookAndLoop', title: 'Hook and loop' },
+  { value: 'sideRelease', title: 'Side-release catch' },
+]
 const mesh = reactive({ shortest: '', longest: '', notches: '0' })
 
 const ends: { value: NonNullable<BandSheet['end']>; title: string }[] = [
@@ -193,24 +206,50 @@ function done() {
       <v-checkbox v-if="isMetal" v-model="band.nickelSafe" label="Declared nickel-safe" hide-details />
 
       <template v-if="kind === 'onePiece'">
+        <v-select
+          v-model="onePiece.closure"
+          :items="closures"
+          label="It closes by"
+          name="closure"
+          :error-messages="said('$.onePiece.closure')"
+        />
         <v-text-field
           v-model="onePiece.firstHole"
-          label="Buckle’s bar to the first hole"
+          :label="
+            onePiece.closure === 'buckle'
+              ? 'Buckle’s bar to the first hole'
+              : 'Ring or catch to the nearest place'
+          "
           name="firstHole"
           :error-messages="said('$.onePiece.firstHole')"
         />
+        <template v-if="onePiece.closure === 'buckle'">
+          <v-text-field
+            v-model="onePiece.holePitch"
+            label="Hole to hole"
+            name="holePitch"
+            :error-messages="said('$.onePiece.holePitch')"
+          />
+          <v-text-field
+            v-model="onePiece.holes"
+            type="number"
+            label="Holes"
+            name="holes"
+            :error-messages="said('$.onePiece.holes')"
+          />
+        </template>
         <v-text-field
-          v-model="onePiece.holePitch"
-          label="Hole to hole"
-          name="holePitch"
-          :error-messages="said('$.onePiece.holePitch')"
+          v-else
+          v-model="onePiece.farthest"
+          label="Ring or catch to the farthest place"
+          name="farthest"
+          :error-messages="said('$.onePiece.farthest')"
         />
         <v-text-field
-          v-model="onePiece.holes"
-          type="number"
-          label="Holes"
-          name="holes"
-          :error-messages="said('$.onePiece.holes')"
+          v-model="onePiece.whole"
+          label="Buckle, ring or catch to the tip, if measured"
+          name="whole"
+          :error-messages="said('$.onePiece.whole')"
         />
         <v-text-field
           v-model="onePiece.underRun"

@@ -8,6 +8,7 @@ import type { Alternative, ByHand } from '../../api/shop'
 import { wholeOf } from '../../api/refused'
 import PartTabs from '../../controls/PartTabs.vue'
 import { pathOf } from '../../job/stations'
+import CuresPart from './CuresPart.vue'
 import HabitsPart from './HabitsPart.vue'
 import HandPart from './HandPart.vue'
 import OtherPlans from './OtherPlans.vue'
@@ -80,7 +81,7 @@ function takeOther(plan: Alternative) {
   lay({ twelve: plan.twelve, six: plan.six, position: plan.position })
 }
 
-const { returnTo } = useSize(id)
+const { returnTo, punch } = useSize(id)
 const notReturned = ref<unknown>(null)
 async function goBackTo({ variant }: Tried) {
   try {
@@ -129,11 +130,17 @@ function take() {
     <p class="verdict" data-testid="verdict">{{ loop.says }}</p>
     <p data-testid="planner">{{ loop.plannersSay }}</p>
     <div v-if="open" class="row">
-      <v-btn color="primary" :loading="agree.isPending.value" @click="take">
+      <v-btn color="primary" :disabled="!job.may.agree.ok" :loading="agree.isPending.value" @click="take">
         {{ job.planAgreed ? 'Agree it anew' : 'Take it to the bench' }}
       </v-btn>
       <v-btn variant="outlined" :disabled="loop.isPlanned" @click="back">Planner’s answer (P)</v-btn>
     </div>
+    <p v-if="open && !job.may.agree.ok" class="refused" data-testid="not-agreed">{{ job.may.agree.why }}</p>
+    <p v-if="job.extraHole != null" class="row">
+      <span>One hole more is punched at the bench; it cannot be undone.</span>
+      <v-btn v-if="open" variant="text" @click="punch(null)">No extra hole</v-btn>
+    </p>
+    <CuresPart v-if="part === 'plan'" :job="job" :open="open" />
     <section v-if="open && trail.length > 1" class="trail" aria-label="Tried">
       <span class="quiet">Tried:</span>
       <button

@@ -38,8 +38,9 @@ async function wear(way: PullThroughWay) {
         <span class="figure">{{ tenths(w.targetMm) }} mm</span> wanted.
       </p>
       <p class="quiet">{{ w.feels }}.</p>
+      <p v-if="w.whyNot" class="refused">{{ w.whyNot }}</p>
       <strong v-if="w.chosen">Worn this way</strong>
-      <v-btn v-else-if="open" variant="outlined" @click="wear(w.way)">Wear it this way</v-btn>
+      <v-btn v-else-if="open && !w.whyNot" variant="outlined" @click="wear(w.way)">Wear it this way</v-btn>
     </li>
   </ol>
   <RefusedLine :of="trouble" />

@@ -19,7 +19,7 @@ const count = useCameWith(() => props.job.id)
           type="button"
           :disabled="line.count === 0"
           :aria-label="`One ${cameWith[line.what]} less`"
-          @click="count.mutate({ what: line.what, count: line.count - 1 })"
+          @click="count.mutate({ ...line, count: line.count - 1 })"
         >
           −
         </button>
@@ -29,10 +29,21 @@ const count = useCameWith(() => props.job.id)
           type="button"
           :disabled="line.count >= 99"
           :aria-label="`One ${cameWith[line.what]} more`"
-          @click="count.mutate({ what: line.what, count: line.count + 1 })"
+          @click="count.mutate({ ...line, count: line.count + 1 })"
         >
           +
         </button>
+        <input
+          v-if="line.count > 0"
+          class="plain-field note"
+          :value="line.note ?? ''"
+          :name="`note-${line.what}`"
+          :aria-label="`Noted of ${cameWith[line.what]}`"
+          placeholder="how it is"
+          maxlength="200"
+          :disabled="!job.may.putRight.ok"
+          @change="count.mutate({ ...line, note: ($event.target as HTMLInputElement).value })"
+        />
       </li>
     </ul>
   </div>
@@ -55,6 +66,10 @@ li {
 }
 li > :first-child {
   text-align: left;
+}
+.note {
+  grid-column: 1 / -1;
+  width: 100%;
 }
 button {
   background: none;

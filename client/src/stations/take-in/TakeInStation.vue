@@ -9,6 +9,7 @@ import CamePart from '../CamePart.vue'
 import NotesPart from '../NotesPart.vue'
 import CameWithList from './CameWithList.vue'
 import ReferralForm from '../ReferralForm.vue'
+import TermsPart from './TermsPart.vue'
 import TakeInForm from './TakeInForm.vue'
 
 const { id, job } = useJobHere()
@@ -47,6 +48,7 @@ const start = computed<TakeIn>(() => ({
     title="Noted at former visits"
   />
   <hr class="hairline" />
+  <TermsPart :job="job" />
   <CameWithList :job="job" />
   <hr class="hairline" />
   <ReferralForm :job="job" />

@@ -15,13 +15,25 @@ public abstract record HoledBand(int Holes, Length Step)
 
     /// <summary>A place as a person can find it, counted from the tight end: "the third hole from the tight end".</summary>
     /// <param name="hole">The place, 0 the tightest.</param>
-    public virtual string Said(int hole) => $"the {Ordinal(hole)} {Place} from the tight end";
+    public virtual string Said(int hole) => !LocksAnywhere ? $"the {Ordinal(hole)} {Place} from the tight end"
+        : hole == 0 ? "its tightest" : $"{(Step * hole).ToTenths()} looser than its tightest";
 
     /// <summary>Where it is closed: "in the third hole from the tight end".</summary>
     /// <param name="hole">The place, 0 the tightest.</param>
-    public virtual string Closed(int hole) => $"in {Said(hole)}";
+    public virtual string Closed(int hole) => $"{(LocksAnywhere ? "at" : "in")} {Said(hole)}";
 
-    private static string Ordinal(int hole) => hole switch
+    /// <summary>What is left both ways from a place, for those who count places; what locks anywhere is said in millimetres.</summary>
+    /// <param name="hole">The place, 0 the tightest.</param>
+    public string Leaves(int hole) => LocksAnywhere
+        ? $"{Looser(hole).ToTenths()} tighter and {(Looser(Holes - 1) - Looser(hole)).ToTenths()} looser"
+        : $"{Places(hole)} tighter and {Places(Holes - 1 - hole)} looser";
+
+    private string Places(int count) => count switch { 0 => $"no {Place}", 1 => $"one {Place}", _ => $"{count} {(Place == "notch" ? "notches" : $"{Place}s")}" };
+
+    /// <summary>How many places there are between a shortest and a longest loop that locks anywhere.</summary>
+    private protected static int AnywhereBetween(Length shortest, Length longest) => (int)((longest - shortest).Micrometres / Anywhere.Micrometres) + 1;
+
+    private protected static string Ordinal(int hole) => hole switch
     {
         0 => "first",
         1 => "second",
@@ -47,8 +59,17 @@ public abstract record HoledBand(int Holes, Length Step)
     /// <summary>Twice where the closing sits past the lowest point, positive toward the 6 side.</summary>
     public virtual Length TwiceOffCentre(int hole) => Length.Zero;
 
+    /// <summary>Whether it has no places of its own: it locks anywhere, and is reckoned in steps of <see cref="Anywhere"/>.</summary>
+    public virtual bool LocksAnywhere => false;
+
+    /// <summary>What locks anywhere is reckoned in steps of this.</summary>
+    public static readonly Length Anywhere = Length.FromMillimetres(0.1m);
+
+    /// <summary>How much longer the loop is in a place than in the tightest.</summary>
+    public virtual Length Looser(int hole) => Step * hole;
+
     /// <summary>The loop closed in a place.</summary>
-    public Length LengthIn(int hole) => Tightest + Step * hole;
+    public Length LengthIn(int hole) => Tightest + Looser(hole);
 
     /// <summary>The loop closed in a place, against a target.</summary>
     public StrapFit In(int hole, FitTarget target) => new(
@@ -58,12 +79,12 @@ public abstract record HoledBand(int Holes, Length Step)
         Length.Max((LengthIn(hole) - target.Length).Abs() - target.Window, Length.Zero),
         hole,
         Holes - 1 - hole,
-        Step * hole,
-        Step * (Holes - 1 - hole),
+        Looser(hole),
+        Looser(Holes - 1) - Looser(hole),
         PastBuckle(hole));
 
     /// <summary>The place nearest the target; of two as near, the tighter: new bands give.</summary>
-    public StrapFit Nearest(FitTarget target)
+    public virtual StrapFit Nearest(FitTarget target)
     {
         var nearest = 0;
         if (Step > Length.Zero)
@@ -79,7 +100,7 @@ public abstract record HoledBand(int Holes, Length Step)
     /// hold; nought when a place holds the target but leaves nothing.
     /// </summary>
     /// <returns>Null when no place is inside the window.</returns>
-    public Length? Reserve(Length target, Length window)
+    public virtual Length? Reserve(Length target, Length window)
     {
         var (lowest, highest) = (0, Holes - 1);
         if (Step > Length.Zero)

@@ -9,8 +9,8 @@ namespace IronLoop.Core.Fitting;
 public sealed record MeshBand(Length Shortest, Length Longest, int Notches)
     : HoledBand(CountOf(Shortest, Longest, Notches), StepOf(Shortest, Longest, Notches))
 {
-    /// <summary>A clasp that locks anywhere is reckoned in steps of this.</summary>
-    public static readonly Length Anywhere = Length.FromMillimetres(0.1m);
+    /// <inheritdoc />
+    public override bool LocksAnywhere => Notches == 0;
 
     /// <inheritdoc />
     public override string Place => Notches > 0 ? "notch" : "place";
@@ -18,7 +18,7 @@ public sealed record MeshBand(Length Shortest, Length Longest, int Notches)
     /// <summary>A notch by its number; where the clasp locks anywhere, by how far it is from its tightest.</summary>
     /// <param name="hole">The place, 0 the tightest.</param>
     public override string Said(int hole) =>
-        Notches > 0 ? $"notch {hole + 1} from the tight end" : hole == 0 ? "its tightest" : $"{(Step * hole).ToTenths()} looser than its tightest";
+        LocksAnywhere ? base.Said(hole) : $"notch {hole + 1} from the tight end";
 
     /// <inheritdoc />
     public override string Closed(int hole) => $"at {Said(hole)}";
@@ -27,7 +27,7 @@ public sealed record MeshBand(Length Shortest, Length Longest, int Notches)
     public override Length Tightest => Shortest;
 
     private static int CountOf(Length shortest, Length longest, int notches) =>
-        notches > 0 ? notches : (int)((longest - shortest).Micrometres / Anywhere.Micrometres) + 1;
+        notches > 0 ? notches : AnywhereBetween(shortest, longest);
 
     private static Length StepOf(Length shortest, Length longest, int notches) => notches switch
     {

@@ -18,6 +18,19 @@ public enum PullThroughWay
     ReversedSingle,
 }
 
+/// <summary>What closes a one-piece band. Stored and sent by name.</summary>
+public enum OnePieceClosure
+{
+    /// <summary>A buckle, its tongue in a hole.</summary>
+    Buckle,
+
+    /// <summary>Hook and loop, folded back through a ring: it closes anywhere.</summary>
+    HookAndLoop,
+
+    /// <summary>A catch that springs open at its sides; a slider sets the length: it closes anywhere.</summary>
+    SideRelease,
+}
+
 /// <summary>A one-piece band (fit model, section 7).</summary>
 /// <param name="FirstHole">From the buckle's bar to the first hole, the tightest, z.</param>
 /// <param name="HolePitch">From one hole to the next.</param>
@@ -26,6 +39,27 @@ public enum PullThroughWay
 /// <param name="UnderRun">What passing under the case uses up, if it was measured.</param>
 public sealed record OnePieceBand(Length FirstHole, Length HolePitch, int Holes, Length Layer, Length? UnderRun)
 {
+    /// <summary>What closes it.</summary>
+    public OnePieceClosure Closure { get; init; }
+
+    /// <summary>
+    /// From the buckle's bar, or the ring or catch, to the farthest place it closes in, where it closes anywhere between that and
+    /// <see cref="FirstHole"/>; null where it has holes.
+    /// </summary>
+    public Length? Farthest { get; init; }
+
+    /// <summary>From the buckle's bar to the tail's tip; null where nobody measured.</summary>
+    public Length? Whole { get; init; }
+
+    /// <summary>A band that closes anywhere between two places.</summary>
+    /// <param name="closure">What closes it.</param>
+    /// <param name="nearest">From ring or catch to the nearest place, the tightest.</param>
+    /// <param name="farthest">To the farthest.</param>
+    /// <param name="layer">Thickness of one layer.</param>
+    /// <param name="underRun">What passing under the case uses up, if it was measured.</param>
+    public static OnePieceBand Anywhere(OnePieceClosure closure, Length nearest, Length farthest, Length layer, Length? underRun) =>
+        new(nearest, HoledBand.Anywhere, 0, layer, underRun) { Closure = closure, Farthest = farthest };
+
     /// <summary>All ways, in the order a fitter tells them.</summary>
     public static IReadOnlyList<PullThroughWay> Ways { get; } =
         [PullThroughWay.Double, PullThroughWay.Single, PullThroughWay.ReversedDouble, PullThroughWay.ReversedSingle];
@@ -65,10 +99,17 @@ public sealed record OnePieceBand(Length FirstHole, Length HolePitch, int Holes,
 /// <summary>A one-piece band pulled through under a case. The head slides on it, so its centre is the wearer's to set.</summary>
 /// <param name="Band">The band.</param>
 /// <param name="UnderRun">What passing under this case uses up, U.</param>
-public sealed record PulledThrough(OnePieceBand Band, Length UnderRun) : HoledBand(Band.Holes, Band.HolePitch)
+public sealed record PulledThrough(OnePieceBand Band, Length UnderRun)
+    : HoledBand(Band.Farthest is { } farthest ? AnywhereBetween(Band.FirstHole, farthest) : Band.Holes, Band.Farthest is null ? Band.HolePitch : Anywhere)
 {
     /// <inheritdoc />
-    public override string Place => "hole";
+    public override bool LocksAnywhere => Band.Farthest is not null;
+
+    /// <inheritdoc />
+    public override string Place => LocksAnywhere ? "place" : "hole";
+
+    /// <summary>What the tail's tip passes the buckle by; a tail that nobody measured is taken to be long enough.</summary>
+    public override Length PastBuckle(int hole) => Band.Whole is { } whole ? whole - Band.FirstHole - Looser(hole) : base.PastBuckle(hole);
 
     /// <inheritdoc />
     public override Length Tightest => Band.FirstHole - UnderRun;

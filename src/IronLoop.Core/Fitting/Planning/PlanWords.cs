@@ -163,11 +163,13 @@ public static class PlanWords
         ? "in the middle"
         : string.Create(CultureInfo.InvariantCulture, $"only {Math.Abs(Math.Round(figures.OffCentreMillimetres, 1, MidpointRounding.AwayFromZero)):0.0} mm off");
 
-    /// <summary>What one link more out, from the side that has more of them, would come to at its best position.</summary>
+    /// <summary>What one link less would come to at its best position: one more out, or one of those that come not put in.</summary>
     private static string? WhyNotAnother(PlanRequest request, Plan plan)
     {
-        var side = plan.Twelve.Sum(c => c.Count) > plan.Six.Sum(c => c.Count) ? Side.Twelve : Side.Six;
-        var candidate = plan.On(side).Where(c => c.Count > 0).OrderByDescending(c => c.Count).FirstOrDefault();
+        var came = ((Side[])[Side.Twelve, Side.Six]).SelectMany(s => plan.On(s).Select(c => (Side: s, Count: c, Joins: c.Count - request.Bracelet.On(s).Count(l => l.Removable && l.KindOn(s) == c.Kind))))
+            .Where(c => c.Joins > 0).OrderByDescending(c => c.Joins).FirstOrDefault();
+        var side = came.Joins > 0 ? came.Side : plan.Twelve.Sum(c => c.Count) > plan.Six.Sum(c => c.Count) ? Side.Twelve : Side.Six;
+        var candidate = came.Joins > 0 ? came.Count : plan.On(side).Where(c => c.Count > 0).OrderByDescending(c => c.Count).FirstOrDefault();
         if (candidate.Count == 0)
             return null;
         var (clasp, out12) = (request.Clasp, side == Side.Twelve ? candidate.Pitch : Length.Zero);
@@ -176,12 +178,11 @@ public static class PlanWords
         var links6 = (plan.Figures.Length - plan.Figures.TwiceOffCentre).Half() - clasp.Half(Side.Six, Length.Zero, plan.Position) - (candidate.Pitch - out12);
         var another = Enumerable.Range(0, clasp.Positions).Select(p => PlanFigures.Judge(request, links12, links6, p, plan.Figures.LinksMoved + 1))
             .MinBy(f => (f.Length - request.Target.Length).Abs());
+        var with = came.Joins switch { > 1 => $"With one link fewer put into the {Name(side)} side it", 1 => "Without it the loop", _ => $"One link more out of the {Name(side)} side" };
         if (another.Misfit > Length.Zero)
-            return $"One link more out of the {Name(side)} side would be {another.Misfit.ToTenths()} too tight at the loosest position.";
+            return $"{with} would be {another.Misfit.ToTenths()} too tight at the loosest position.";
         if (another.Looser < request.Reserve.Looser)
-            return another.Looser == Length.Zero
-                ? $"One link more out of the {Name(side)} side would leave no room to loosen."
-                : $"One link more out of the {Name(side)} side would leave only {another.Looser.ToTenths()} to loosen.";
+            return another.Looser == Length.Zero ? $"{with} would leave no room to loosen." : $"{with} would leave only {another.Looser.ToTenths()} to loosen.";
         return null;
     }
 }

@@ -20,14 +20,50 @@ public sealed record TwoPieceStrap(Length BucklePiece, Length Tail, Length First
     /// <summary>What a folding clasp adds to the loop; nought for a buckle (fit model, section 7).</summary>
     public Length ClaspAdds { get; init; }
 
+    /// <summary>
+    /// The hole that an extra one was punched after, half way to the next, 0 the tightest; null where there is none. It counts as a hole among
+    /// the others.
+    /// </summary>
+    public int? ExtraAfter { get; private init; }
+
+    /// <summary>How many holes it was sold with.</summary>
+    public int Sold => ExtraAfter is null ? Holes : Holes - 1;
+
+    /// <summary>The strap with an extra hole half way between two.</summary>
+    /// <param name="after">The hole before it, 0 the tightest.</param>
+    /// <exception cref="ArgumentOutOfRangeException">There is no hole on both sides of it, or there is an extra one already.</exception>
+    public TwoPieceStrap WithExtra(int after) => after < 0 || after > Holes - 2 || ExtraAfter is not null
+        ? throw new ArgumentOutOfRangeException(nameof(after), after, "An extra hole lies between two, and there is one at most.")
+        : this with { Holes = Holes + 1, ExtraAfter = after };
+
     /// <inheritdoc />
     public override string Place => "hole";
 
     /// <inheritdoc />
     public override Length Tightest => BucklePiece + FirstHole + ClaspAdds;
 
+    /// <inheritdoc />
+    public override Length Looser(int hole) => ExtraAfter is not { } after || hole <= after ? Step * hole : hole == after + 1 ? Step * after + Step.Half() : Step * (hole - 1);
+
+    /// <inheritdoc />
+    public override string Said(int hole) => ExtraAfter is not { } after || hole <= after ? base.Said(hole)
+        : hole == after + 1 ? $"the extra hole between the {Ordinal(after)} and the {Ordinal(after + 1)} from the tight end" : base.Said(hole - 1);
+
+    /// <inheritdoc />
+    public override StrapFit Nearest(FitTarget target) =>
+        ExtraAfter is null ? base.Nearest(target) : In(Enumerable.Range(0, Holes).MinBy(h => (LengthIn(h) - target.Length).Abs()), target);
+
+    /// <inheritdoc />
+    public override Length? Reserve(Length target, Length window)
+    {
+        if (ExtraAfter is null)
+            return base.Reserve(target, window);
+        var inside = Enumerable.Range(0, Holes).Where(h => (LengthIn(h) - target).Abs() <= window).ToList();
+        return inside.Count == 0 ? null : inside.Max(h => PastBuckle(h) < KeeperLength ? Length.Zero : Looser(h) < Looser(Holes - 1) - Looser(h) ? Looser(h) : Looser(Holes - 1) - Looser(h));
+    }
+
     /// <summary>Distance of a hole from the tail's lug end; holes count from 0, the tightest.</summary>
-    public Length HoleAt(int hole) => FirstHole + HolePitch * hole;
+    public Length HoleAt(int hole) => FirstHole + Looser(hole);
 
     /// <inheritdoc />
     public override Length PastBuckle(int hole) => Tail - HoleAt(hole);

@@ -43,7 +43,7 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
     }
 
     public void Refers(long job, params OutsideCraft[] reasons) =>
-        TakeIns.Refer(work, job, reasons, Referral.Note(reasons), clock.GetUtcNow(), clock.GetUtcNow(), Storage.Jobs.Find(work, job)!.TakenInBy);
+        TakeIns.Refer(work, job, reasons, Referral.Note(reasons), clock.GetUtcNow(), meanwhile: false, clock.GetUtcNow(), Storage.Jobs.Find(work, job)!.TakenInBy);
 
     public void Gauge(long job, Figures figures)
     {
@@ -170,7 +170,7 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
         var file = TheJob.Read(work, job);
         PartsTaken.BookOut(work, job, file.Bench is { Plan: { } plan, Now: { } stands } ? Used.Of(plan.From, stands.Stand) : null, clock.GetUtcNow().AddDays(-daysAgo), file.Job.TakenInBy);
         var observe = observeIn is { } days ? clock.Today().AddDays(days) : (DateOnly?)null;
-        Closing.Close(work, file, OwnersBag.Of(file), new HandedOver(
+        Closing.Close(work, file, OwnersBag.Of(file, AlsoBands.Of(work, file.Job.Id)), new HandedOver(
             HowItGoesBack.Collected, file.Job.TakenInBy, "", null, null, observe, observeFor, null), clock.GetUtcNow().AddDays(-daysAgo));
     }
 

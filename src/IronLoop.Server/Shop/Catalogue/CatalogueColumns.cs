@@ -15,7 +15,7 @@ internal static class CatalogueColumns
     public static readonly IReadOnlyList<string> All =
     [
         "article", "name", "kind", "material", "finish", "colour", "attaches", "width", "thickness", "end", "endThickness", "tubeBore", "claspEnd",
-        "solidEnd", "nickelSafe", "family", "price", "inStock", "claspName", "bucklePiece", "tail", "firstHole", "holePitch", "holes", "underRun",
+        "solidEnd", "nickelSafe", "family", "price", "inStock", "claspName", "bucklePiece", "tail", "firstHole", "holePitch", "holes", "underRun", "closure", "farthest", "whole",
         "shortest", "longest", "notches", "twelve", "six", "spares", "claspTwelve", "claspSix", "microSide", "positions", "step", "position",
     ];
 
@@ -39,6 +39,7 @@ internal static class CatalogueColumns
         var material = Choice<BandMaterial>(refusals, "material", cell);
         var attaches = Choice<BandAttachment>(refusals, "attaches", cell);
         var end = Choice<BandEnd>(refusals, "end", cell, BandEnd.Straight);
+        var closure = Choice<OnePieceClosure>(refusals, "closure", cell, OnePieceClosure.Buckle);
         var micro = Choice<Side>(refusals, "microSide", cell, Side.Twelve);
         var inStock = Count(refusals, "inStock", cell, 0);
         var holes = Count(refusals, "holes", cell, 0);
@@ -59,7 +60,7 @@ internal static class CatalogueColumns
                 ? new BraceletSheet(cell("twelve"), cell("six"), cell("claspTwelve"), cell("claspSix"), micro, positions, position, cell("step"), cell("spares"), solid)
                 : null,
             kind == BandKind.TwoPiece ? new StrapSheet(cell("bucklePiece"), cell("tail"), cell("firstHole"), cell("holePitch"), holes) : null,
-            kind == BandKind.OnePiece ? new OnePieceSheet(cell("firstHole"), cell("holePitch"), holes, cell("underRun")) : null,
+            kind == BandKind.OnePiece ? new OnePieceSheet(cell("firstHole"), cell("holePitch"), holes, cell("underRun"), closure, cell("farthest"), cell("whole")) : null,
             kind == BandKind.Mesh ? new MeshSheet(cell("shortest"), cell("longest"), notches) : null,
             end, cell("endThickness"), cell("tubeBore"), cell("claspEnd"), nickelSafe).Read(article, owner: null);
     }
@@ -93,8 +94,11 @@ internal static class CatalogueColumns
             "tail" => Mm(band.Strap?.Tail),
             "firstHole" => Mm(band.Strap?.FirstHole ?? band.OnePiece?.FirstHole),
             "holePitch" => Mm(band.Strap?.HolePitch ?? band.OnePiece?.HolePitch),
-            "holes" => Word(band.Strap?.Holes ?? band.OnePiece?.Holes),
+            "holes" => Word(band.Strap?.Sold ?? band.OnePiece?.Holes),
             "underRun" => Mm(band.OnePiece?.UnderRun),
+            "closure" => band.OnePiece is { } through ? Word(through.Closure) : "",
+            "farthest" => Mm(band.OnePiece?.Farthest),
+            "whole" => Mm(band.OnePiece?.Whole),
             "shortest" => Mm(band.Mesh?.Shortest),
             "longest" => Mm(band.Mesh?.Longest),
             "notches" => Word(band.Mesh?.Notches),

@@ -75,10 +75,10 @@ internal static class AtTheWrist
     {
         if (typed.Trim() is not { Length: > 0 } said)
             return null;
-        if (holed is MeshBand { Notches: 0 } mesh)
+        if (holed.LocksAnywhere)
         {
-            var looser = refusals.Typed("$.closedIn", said, new AllowedLength(Length.Zero, mesh.Longest - mesh.Shortest));
-            return looser is { } far ? (int)((far.Micrometres + (MeshBand.Anywhere.Micrometres / 2)) / MeshBand.Anywhere.Micrometres) : null;
+            var looser = refusals.Typed("$.closedIn", said, new AllowedLength(Length.Zero, holed.Looser(holed.Holes - 1)));
+            return looser is { } far ? (int)((far.Micrometres + (HoledBand.Anywhere.Micrometres / 2)) / HoledBand.Anywhere.Micrometres) : null;
         }
         if (int.TryParse(said, NumberStyles.None, CultureInfo.InvariantCulture, out var number) && number >= 1 && number <= holed.Holes)
             return number - 1;

@@ -157,7 +157,7 @@ internal sealed record BenchConsentWire(string Work, string SignedBy, DateTimeOf
 internal sealed record ClosesWire(string Place, int Count, int Planned, bool HasTail)
 {
     public static ClosesWire? Of(JobSnapshot file) => file is not { Holed: { } holed, Plan: { } plan } ? null
-        : holed is MeshBand { Notches: 0 } ? new ClosesWire("millimetres looser than its tightest", 0, 0, false)
+        : holed.LocksAnywhere ? new ClosesWire("millimetres looser than its tightest", 0, 0, false)
         : new ClosesWire(holed.Place, holed.Holes, plan.Arrangement.Position + 1, holed is not MeshBand);
 }
 

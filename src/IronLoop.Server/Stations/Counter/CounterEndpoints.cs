@@ -65,14 +65,16 @@ internal static class CounterEndpoints
         }
         var needs = Asking.NeedsOf(file);
         var may = file.May(JobAct.Agree);
+        var asksForBands = needs.Stations.Contains(Station.Match) && file.Figures[GaugedFigure.LugWidth] is not null;
+        var offers = heard.Request == Request.ReplaceClasp ? Clasps(work, file) : asksForBands ? Bands(work, file, bands) : [];
         var agreed = may.Ok ? AgreedPlan.Of(file, clock.GetUtcNow()).Job : null;
         return new CounterAnswer(
             Asking.Missing(file),
             agreed is null ? "" : WhatWasDone.Say(agreed),
-            heard.Request == Request.ReplaceClasp ? Clasps(work, file) : needs.Stations.Contains(Station.Match) && file.Figures[GaugedFigure.LugWidth] is not null ? Bands(work, file, bands) : [],
+            offers,
             [.. agreed?.Bench.Left.Select(s => s.Says) ?? []],
             agreed?.Bench.Left.Sum(s => s.Minutes) ?? 0,
-            may.Why ?? agreed!.Bench.Trouble);
+            asksForBands && offers.Count == 0 ? "No band of that width is in stock: put one in stock, or order it." : may.Why ?? agreed!.Bench.Trouble);
     }
 
     private static List<CounterOffer> Bands(ShopWork work, JobSnapshot file, BandShelf shelf)

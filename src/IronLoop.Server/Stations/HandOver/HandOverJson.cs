@@ -7,6 +7,8 @@ namespace IronLoop.Server.Stations.HandOver;
 [JsonSourceGenerationOptions(GenerationMode = JsonSourceGenerationMode.Metadata, Converters = [typeof(LengthInMillimetres)])]
 [JsonSerializable(typeof(AgainWire))]
 [JsonSerializable(typeof(HandOverWire))]
+[JsonSerializable(typeof(LookedWire))]
+[JsonSerializable(typeof(ObserveWire))]
 [JsonSerializable(typeof(UnworkedWire))]
 [JsonSerializable(typeof(List<ObservationWire>))]
 [JsonSerializable(typeof(ObservedWire))]

@@ -20,11 +20,21 @@ internal sealed record WayToWear(PullThroughWay Way, int Layers, Length RaiseMm,
 
 /// <summary>A band judged for a job.</summary>
 /// <param name="Deciding">The rule that decides the verdict.</param>
+/// <param name="WhyNotAlong">Why it cannot go along in the bag; null when it can.</param>
+/// <param name="Also">What it is on this job already, beside the band on the watch.</param>
 /// <param name="WouldGoOn">What would make it go on, when one rule alone keeps it off.</param>
 /// <param name="NeedsConsent">Whether it asks for work that cannot be undone.</param>
 internal sealed record MatchWire(
     BandWire Band, Verdict Verdict, string? Deciding, IReadOnlyList<RuleWire> Rules, WearerReach? Reach, IReadOnlyList<WayToWear> Ways, int Free, bool Chosen,
-    bool NeedsConsent, string? WhyNot, string? WouldGoOn);
+    bool NeedsConsent, string? WhyNot, string? WouldGoOn, string? WhyNotAlong, AlsoAs? Also);
+
+/// <summary>A band beside the one on the watch.</summary>
+/// <param name="Written">What is written on it for its wearer; empty where it was only shown.</param>
+internal sealed record AlsoBandWire(long BandId, string Name, string Article, AlsoAs As, string Written, long PriceCents);
+
+/// <summary>A band added beside the one on the watch.</summary>
+/// <param name="Way">How a pull-through band is worn; as double when left out.</param>
+internal sealed record AlongWire(long BandId, AlsoAs As, PullThroughWay? Way = null);
 
 /// <summary>A verdict and how many bands have it.</summary>
 internal sealed record VerdictCount(Verdict Verdict, int Count);
@@ -44,7 +54,7 @@ internal sealed record ConsentWire(long BandId, string Work, string SignedBy, Da
 internal sealed record MatchSheet(
     IReadOnlyList<MatchWire> Own, IReadOnlyList<MatchWire> Page, IReadOnlyList<MatchWire> NearestMisses, int Total, int Skip,
     IReadOnlyList<VerdictCount> Counts, IReadOnlyList<string> Finishes, IReadOnlyList<string> Colours, WishesWire Wishes, ConsentWire? Consent,
-    string? LugWidthSpread);
+    string? LugWidthSpread, IReadOnlyList<AlsoBandWire> Also);
 
 /// <summary>A band chosen.</summary>
 /// <param name="Way">How a pull-through band is worn; as double when left out.</param>
@@ -62,6 +72,10 @@ internal static class MatchEndpoints
         match.MapGet("", List).WithName("match").WithSummary("The bands, best first, each with its reasons.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesValidationProblem();
         match.MapPut("", Choose).WithName("chooseBand").WithSummary("Chooses a band.").ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        match.MapPut("/also", Add).WithName("takeAlong").WithSummary("Adds a band beside the one on the watch: for the bag, or shown for looks.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
+        match.MapDelete("/also/{bandId:long}", TakeOff).WithName("takeBandOff").WithSummary("Takes a band off the job that was added.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         match.MapPut("/wishes", Wish).WithName("wish").WithSummary("What the band has to suit.").ProducesValidationProblem();
         match.MapGet("/{bandId:long}", One).WithName("matchOne").WithSummary("One band judged for the job.").ProducesProblem(StatusCodes.Status404NotFound);
@@ -96,8 +110,9 @@ internal static class MatchEndpoints
         var answer = all.Find(bare, file.House, filter, skip, take, spokenFor);
         var own = Bands.OwnOf(work, file.Job.Client.Id);
         var wanted = new WantedLengths(bare);
+        var also = AlsoBands.Of(work, id);
         var shown = Bands.Find(work, [.. answer.Best.Concat(answer.NearestMisses).Select(f => f.Id)]);
-        MatchWire Show(StockBand stock) => Wire(file, stock, BandChoice.Free(stock, spokenFor), Reaches.OfBand(work, stock.Id)?.Whole(), wanted);
+        MatchWire Show(StockBand stock) => Wire(file, stock, BandChoice.Free(stock, spokenFor), Reaches.OfBand(work, stock.Id)?.Whole(), wanted, also);
         return new MatchSheet(
             [.. own.Select(Show)],
             [.. answer.Best.Select(f => Show(shown[f.Id]))],
@@ -109,7 +124,34 @@ internal static class MatchEndpoints
             colours,
             WishesOf(file.Figures.Wishes),
             Consents.Of(work, id) is { } consent ? new ConsentWire(consent.BandId, consent.Work, consent.SignedBy, consent.SignedAt) : null,
-            bare.Watch.LugWidthReadings is var (smallest, largest) ? $"{smallest.ToHundredths()} to {largest.ToHundredths()}" : null);
+            bare.Watch.LugWidthReadings is var (smallest, largest) ? $"{smallest.ToHundredths()} to {largest.ToHundredths()}" : null,
+            [.. also.Select(a => new AlsoBandWire(a.Stock.Id, a.Stock.Name, a.Stock.Article, a.As, a.As == AlsoAs.ForTheBag ? a.Written(file) : "", a.Stock.OwnerClientId is null ? a.Stock.PriceCents : 0))]);
+    }
+
+    private static JobWire Add(long id, AlongWire added, OpenShop shop, TimeProvider clock)
+    {
+        using var work = shop.Begin();
+        var file = TheJob.For(work, id, JobAct.AddBand);
+        var (stock, way) = (BandChoice.BandFor(work, file, added.BandId), added.Way ?? PullThroughWay.Double);
+        if (stock.Id == file.Job.BandId)
+            throw RefusedException.Conflict($"{stock.Name} is the band that goes on the watch.");
+        if (added.As == AlsoAs.ForTheBag)
+            AlsoBand.MayGoAlong(stock, MatchBand.Judge(BandChoice.Bare(file), stock.Band, way, file.House), BandChoice.Free(stock, Bands.SpokenFor(work, id))).OrRefuse();
+        var now = clock.GetUtcNow();
+        AlsoBands.Add(work, id, new AlsoBand(stock, way, added.As), now);
+        Log.Write(work, id, now, file.Job.TakenInBy, Station.Match, LogLine.Of(LogKind.BandAdded, stock.Name, stock.Article, added.As.ToString()));
+        work.Commit();
+        return JobWire.Of(TheJob.Read(work, id), clock.Today());
+    }
+
+    private static JobWire TakeOff(long id, long bandId, OpenShop shop, TimeProvider clock)
+    {
+        using var work = shop.Begin();
+        TheJob.For(work, id, JobAct.AddBand);
+        if (!AlsoBands.Remove(work, id, bandId))
+            throw RefusedException.NotFound($"There is no band {bandId} beside the one on this watch.");
+        work.Commit();
+        return JobWire.Of(TheJob.Read(work, id), clock.Today());
     }
 
     private static MatchWire One(long id, long bandId, OpenShop shop)
@@ -157,7 +199,7 @@ internal static class MatchEndpoints
     }
 
     /// <summary>A band judged, with all that the screen shows of it.</summary>
-    private static MatchWire Wire(JobSnapshot file, StockBand stock, int free, Reach? reach, WantedLengths? wanted = null)
+    private static MatchWire Wire(JobSnapshot file, StockBand stock, int free, Reach? reach, WantedLengths? wanted = null, IReadOnlyList<AlsoBand>? also = null)
     {
         var figures = BandChoice.Bare(file);
         var isChosen = stock.Id == file.Job.BandId;
@@ -178,7 +220,9 @@ internal static class MatchEndpoints
             stock.MayBeChosen(judgement, free).Why,
             judgement.Rules.Where(r => r.Verdict == Verdict.No).ToList() is [var only]
                 ? NearMiss.Cure(only, figures.Watch, stock.Band.FactsWorn(way), file.House.Limits)
-                : null);
+                : null,
+            AlsoBand.MayGoAlong(stock, judgement, free).Why,
+            also?.FirstOrDefault(a => a.Stock.Id == stock.Id)?.As);
     }
 
     private static WearerReach? ReachOf(FitTarget? wanted, Reach? reach) =>
@@ -193,7 +237,7 @@ internal static class MatchEndpoints
         var fit = target is { } length ? band.Holed(figures.BareHead)?.Nearest(length) : null;
         return new WayToWear(
             way, OnePieceBand.Layers(way), band.Raise(way), target?.Length, fit?.Hole, fit?.Length, OnePieceBand.Feels(way),
-            judgement.Verdict, judgement.Rules[^1].Says);
+            judgement.Verdict, judgement.Rules.First(r => r.Verdict == judgement.Verdict).Says);
     }
 
     private static string? Given(string? word) => string.IsNullOrWhiteSpace(word) ? null : word.Trim();

@@ -5,6 +5,7 @@ namespace IronLoop.Server.Stations.Match;
 
 /// <summary>How what these calls take and answer is read and written, worked out by the compiler.</summary>
 [JsonSourceGenerationOptions(GenerationMode = JsonSourceGenerationMode.Metadata, Converters = [typeof(LengthInMillimetres)])]
+[JsonSerializable(typeof(AlongWire))]
 [JsonSerializable(typeof(ChooseWire))]
 [JsonSerializable(typeof(JudgeAnswer))]
 [JsonSerializable(typeof(JudgeClaspRequest))]

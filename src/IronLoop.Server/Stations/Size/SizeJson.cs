@@ -6,6 +6,8 @@ namespace IronLoop.Server.Stations.Size;
 /// <summary>How what these calls take and answer is read and written, worked out by the compiler.</summary>
 [JsonSourceGenerationOptions(GenerationMode = JsonSourceGenerationMode.Metadata, Converters = [typeof(LengthInMillimetres)])]
 [JsonSerializable(typeof(ByHand))]
+[JsonSerializable(typeof(List<CureWire>))]
+[JsonSerializable(typeof(PunchWire))]
 [JsonSerializable(typeof(EaseFromGapAnswer))]
 [JsonSerializable(typeof(EaseFromGapRequest))]
 [JsonSerializable(typeof(FreedWire))]

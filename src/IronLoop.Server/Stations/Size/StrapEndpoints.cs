@@ -23,9 +23,10 @@ internal sealed record StrapLengthWire(
 /// <summary>One of the four ways to wear a pull-through band, as it comes out at Size.</summary>
 /// <param name="HeadHeightMm">From the wrist to the crystal, the layers under the case with it; null while the case's height is not gauged.</param>
 /// <param name="Hole">From 1, the tightest.</param>
+/// <param name="WhyNot">Why it does not go on this watch so; null where it does.</param>
 internal sealed record WornWire(
     PullThroughWay Way, string Feels, Length RaiseMm, Length? HeadHeightMm, Length TargetMm, Length LengthMm, int Hole, int Holes, int HolesTighter, int HolesLooser,
-    bool CanBeWorn, bool Chosen);
+    bool CanBeWorn, bool Chosen, string? WhyNot);
 
 /// <summary>A way chosen at Size.</summary>
 internal sealed record WearItWire(PullThroughWay Way);
@@ -88,7 +89,7 @@ internal static class StrapEndpoints
             var fit = holed.Nearest(target);
             worn.Add(new WornWire(
                 way, OnePieceBand.Feels(way), onePiece.Raise(way), figures[GaugedFigure.CaseHeight] is { } height ? height + onePiece.Raise(way) : null, target.Length,
-                fit.Length, fit.Hole + 1, holed.Holes, fit.HolesTighter, fit.HolesLooser, fit.Misfit == Length.Zero, way == file.Way));
+                fit.Length, fit.Hole + 1, holed.Holes, fit.HolesTighter, fit.HolesLooser, fit.Misfit == Length.Zero, way == file.Way, file.MayBeWorn(way).Why));
         }
         return worn;
     }
@@ -99,6 +100,7 @@ internal static class StrapEndpoints
         var file = TheJob.For(work, id, JobAct.WearAnotherWay);
         if (chosen.Way != file.Way)
         {
+            file.MayBeWorn(chosen.Way).OrRefuse();
             Storage.Jobs.WearAs(work, id, chosen.Way);
             Plans.Drop(work, id);
         }

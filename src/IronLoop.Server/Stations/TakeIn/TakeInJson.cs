@@ -10,5 +10,6 @@ namespace IronLoop.Server.Stations.TakeIn;
 [JsonSerializable(typeof(NewMark))]
 [JsonSerializable(typeof(ReferralWire))]
 [JsonSerializable(typeof(TakeInSheet))]
+[JsonSerializable(typeof(TermsWire))]
 [JsonSerializable(typeof(TakeInWire))]
 internal sealed partial class TakeInJson : JsonSerializerContext;

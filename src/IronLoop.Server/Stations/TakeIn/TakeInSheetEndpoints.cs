@@ -13,8 +13,16 @@ internal sealed record MarkWire(long Id, DamagePlace Place, DamageKind Kind, str
 
 internal sealed record NewMark(DamagePlace Place, DamageKind Kind, string? Note = null);
 
+/// <summary>What came along, counted.</summary>
+/// <param name="Note">What was noted of it, up to 200 characters.</param>
 [method: JsonConstructor]
-internal readonly record struct CameWithWire(CameWith What, int Count);
+internal readonly record struct CameWithWire(CameWith What, int Count, string? Note = null);
+
+/// <summary>Whose work it is, and how it goes back.</summary>
+/// <param name="Craft">Whether the bench is enough; null while nobody said.</param>
+/// <param name="Returns">How it goes back; null while nobody asked.</param>
+/// <param name="PostagePaid">Whether the owner paid the postage for the way back.</param>
+internal sealed record TermsWire(Craft? Craft = null, ReturnTerms? Returns = null, bool PostagePaid = false);
 
 internal sealed record PhotoWire(long Id, string Type, long Bytes, string Href, string ThumbnailHref);
 
@@ -22,7 +30,8 @@ internal sealed record PhotoWire(long Id, string Type, long Bytes, string Href, 
 /// <param name="Reasons">What was ticked.</param>
 /// <param name="Referred">Whether the job is referred to a watchmaker.</param>
 /// <param name="Note">What the owner is told; without one the program proposes it.</param>
-internal sealed record ReferralWire(IReadOnlyList<OutsideCraft> Reasons, bool Referred, string? Note = null);
+/// <param name="Meanwhile">Whether the band is fitted all the same.</param>
+internal sealed record ReferralWire(IReadOnlyList<OutsideCraft> Reasons, bool Referred, string? Note = null, bool Meanwhile = false);
 
 /// <summary>All that was seen and brought along.</summary>
 /// <param name="Marks">Their numbers in the drawing are their places here, from 1.</param>
@@ -35,8 +44,10 @@ internal sealed record TakeInSheet(
     IReadOnlyList<PhotoWire> Photos,
     IReadOnlyList<OutsideCraft> OutsideCraft,
     bool Referred,
+    bool Meanwhile,
     string Note,
-    string ProposedNote)
+    string ProposedNote,
+    TermsWire Terms)
 {
     public static TakeInSheet Read(ShopWork work, Job job)
     {
@@ -46,12 +57,14 @@ internal sealed record TakeInSheet(
         return new TakeInSheet(
             [.. marks.Select(m => new MarkWire(m.Id, m.Place, m.Kind, m.Note))],
             ConditionPicture.Of([.. marks.Select(m => m.Place)]),
-            [.. Enum.GetValues<CameWith>().Select(w => new CameWithWire(w, cameWith.GetValueOrDefault(w)))],
+            [.. Enum.GetValues<CameWith>().Select(w => new CameWithWire(w, cameWith.GetValueOrDefault(w).Count, cameWith.GetValueOrDefault(w).Note ?? ""))],
             [.. TakeIns.PhotosOf(work, job.Id).Select(p => new PhotoWire(p.Id, p.Type, p.Bytes, $"/api/photos/{p.Id}", $"/api/photos/{p.Id}/thumbnail"))],
             outside,
             job.ReferredAt is not null,
+            job.IsFittedMeanwhile,
             job.ReferNote,
-            Referral.Note(outside));
+            Referral.Note(outside),
+            new TermsWire(job.Craft, job.Returns, job.IsPostagePaid));
     }
 
     /// <summary>Where a mark can be put.</summary>
@@ -75,6 +88,7 @@ internal static class TakeInSheetEndpoints
         sheet.MapPost("/marks", Mark).WithName("mark").WithSummary("Puts a mark on the drawn head.").ProducesValidationProblem();
         sheet.MapDelete("/marks/{mark:long}", Unmark).WithName("unmark").WithSummary("Takes a mark away.").ProducesProblem(StatusCodes.Status404NotFound);
         sheet.MapPut("/came-with", Count).WithName("cameWith").WithSummary("Counts what came with the watch.").ProducesValidationProblem();
+        sheet.MapPut("/terms", Agree).WithName("agreeTerms").WithSummary("Whose work it is, and how it goes back.");
         sheet.MapPut("/referral", Refer).WithName("refer").WithSummary("Notes what is outside the craft, and refers the job or takes it back.")
             .ProducesValidationProblem();
         sheet.MapPost("/photos", AddPhoto).WithName("addPhoto").WithSummary("Adds a photo: PNG or JPEG by content, up to 10 MB.")
@@ -108,9 +122,13 @@ internal static class TakeInSheetEndpoints
     {
         var refusals = new Refusals();
         refusals.Check("$.count", Counts, line.Count);
+        var note = refusals.Text("$.note", line.Note, 200, required: false);
         refusals.ThrowIfAny();
-        TakeIns.Count(work, id, line.What, line.Count);
+        TakeIns.Count(work, id, line.What, line.Count, note);
     });
+
+    private static TakeInSheet Agree(long id, TermsWire terms, OpenShop shop) =>
+        Change(id, shop, work => Storage.Jobs.Agree(work, id, terms.Craft, terms.Returns, terms.PostagePaid));
 
     private static TakeInSheet Refer(long id, ReferralWire referral, OpenShop shop, TimeProvider clock) => Change(id, shop, work =>
     {
@@ -120,7 +138,7 @@ internal static class TakeInSheetEndpoints
         var job = TheJob.Read(work, id).Job;
         if (referral.Referred && note.Length == 0)
             note = Referral.Note(referral.Reasons);
-        TakeIns.Refer(work, id, referral.Reasons, note, referral.Referred ? job.ReferredAt ?? clock.GetUtcNow() : null, clock.GetUtcNow(), job.TakenInBy);
+        TakeIns.Refer(work, id, referral.Reasons, note, referral.Referred ? job.ReferredAt ?? clock.GetUtcNow() : null, referral.Meanwhile, clock.GetUtcNow(), job.TakenInBy);
         if (referral.Referred != job.ReferredAt is not null)
         {
             Log.Write(work, id, clock.GetUtcNow(), job.TakenInBy, Station.TakeIn,
