@@ -66,7 +66,7 @@ public static class FromTheWatch
                 laid.Bracelet(facts, Wanted, place);
                 break;
             case { OnePiece: not null }:
-                laid.OnePiece(Wanted, facts.Name, facts.Owner, place, position is { } through ? ToTheWatch.PositionOf(facts, through) : null);
+                laid.OnePiece(Wanted, facts.Name, facts.Owner, place, position is { } through ? ToTheWatch.PositionOf(facts, through) : null, facts.Band.OnePiece!.Closure);
                 break;
             case { Mesh: not null }:
                 laid.Mesh(Wanted, facts.Name, facts.Owner, place, position is { } at ? ToTheWatch.PositionOf(facts, at) : null);

@@ -72,13 +72,19 @@ internal sealed class Laid
     }
 
     /// <summary>A band in one piece; its buckle is sewn in.</summary>
-    public void OnePiece(string band, string name, Owner owner, Place place, int? position)
+    public void OnePiece(string band, string name, Owner owner, Place place, int? position, OnePieceClosure closure = OnePieceClosure.Buckle)
     {
         Thing($"{band}.whole", ThingKind.OnePieceBand, name, owner, band, place);
-        Closure($"{band}.closure", ClaspKind.PinBuckle, ClaspWords.Of(ClaspKind.PinBuckle), owner, band, place);
+        Closure($"{band}.closure", ClaspKind.PinBuckle, closure switch { OnePieceClosure.HookAndLoop => Ring, OnePieceClosure.SideRelease => Catch, _ => ClaspWords.Of(ClaspKind.PinBuckle) }, owner, band, place);
         Joint($"{band}.sewn", $"{band}.whole", $"{band}.closure", Fastener.Sewn, JointAt.Buckle, Side.Twelve);
         ByHand($"{band}.hole", $"{band}.whole", $"{band}.closure", Side.Six, position);
     }
+
+    private const string Ring = "ring", Catch = "side-release catch";
+
+    /// <summary>What a closure is called where it is opened: a buckle, whatever buckle it is, or the ring or catch of a one-piece band.</summary>
+    /// <param name="closure">The closure.</param>
+    public static string ClosureOf(Thing closure) => closure.Like switch { Ring => Ring, Catch => Catch, _ => "buckle" };
 
     /// <summary>A link bracelet, each row from the case to the clasp.</summary>
     public void Bracelet(BenchFacts facts, string band, Place place)

@@ -75,7 +75,7 @@ public sealed class StepWords
             Says = $"The owner’s written consent to what cannot be undone: {string.Join("; ", _plan.Prepare.Where(p => p.Piece.Irreversible).Select(p => p.Piece.Says).Distinct())}.",
             Caution = "Without it, stop here.",
         },
-        StepRow.Unbuckle => step with { Says = stand[stand.Joint(Joint(step))!.B].Kind == ThingKind.Buckle ? "Open the buckle." : "Open the clasp.", Where = new BenchPlace { AtClasp = true } },
+        StepRow.Unbuckle => step with { Says = $"Open the {(stand[stand.Joint(Joint(step))!.B] is { Kind: ThingKind.Buckle } own ? Laid.ClosureOf(own) : "clasp")}.", Where = new BenchPlace { AtClasp = true } },
         StepRow.HeadOff => Off(step, stand, step.Acts.Count > 1 ? "Then its 6 side, and the head goes into the tray; the band stays laid" : "The head comes off its band for this work, its 12 side first"),
         StepRow.OldBandOff => Off(step, stand, null),
         StepRow.InTheTray => Opens(step, stand, $" The {stand[stand.Joint(Joint(step))!.B].Like} is for the new band."),
@@ -253,7 +253,7 @@ public sealed class StepWords
         var act = step.Acts.OfType<Act.Prepare>().First();
         var piece = _plan.Prepare.First(p => p.Thing == act.Thing && p.Piece.What == act.What).Piece;
         var thing = _plan.From[act.Thing];
-        var how = piece.Irreversible ? " Offer it up first; then a little at a time, and offer it up again." : "";
+        var how = piece.What == Shaping.Punch ? " Mark the place with a rule first; punch once, on wood." : piece.Irreversible ? " Offer it up first; then a little at a time, and offer it up again." : "";
         return step with
         {
             Says = $"{Capital(Named(thing))}{(SideOf(thing.Id) is { } on ? $", {PlanWords.Name(on)} side" : "")}: {piece.Says}.{how}",
@@ -375,7 +375,7 @@ public sealed class StepWords
         return step with
         {
             Says = !isSecond
-                ? $"The buckle end lies on the {side} side. Thread the band down past the bar there and under the case."
+                ? $"The {Laid.ClosureOf(stand[$"{FromTheWatch.Wanted}.closure"])} end lies on the {side} side. Thread the band down past the bar there and under the case."
                 : OnePieceBand.Layers(_facts.Way) == 2
                     ? $"Up past the bar on the {side} side and back through the loop of the under-flap: two layers lie under the case. The band passes under both bars, so that one failing bar does not drop the head."
                     : $"Up past the bar on the {side} side; the under-flap stays beside it, and the hand goes between: one layer lies under the case. The band passes under both bars, so that one failing bar does not drop the head.",
@@ -470,7 +470,7 @@ public sealed class StepWords
         var slid = stand[close.A].Kind == ThingKind.OnePieceBand ? "Slide the head to its middle; then close" : "Close";
         if (_facts.ShutAs is { } somewhere)
             return step with { Says = $"{slid} it {somewhere}.", Where = at };
-        return step with { Says = $"{slid} it {(_facts.Holed is { } holed ? holed.Closed(position) : $"in hole {Number(position + 1)}, counted from the tight end")}.", Where = at };
+        return step with { Says = $"{slid} it {(_facts.Holed is { } holed ? holed.Closed(holed.LocksAnywhere ? position / (int)HoledBand.Anywhere.Micrometres : position) : $"in hole {Number(position + 1)}, counted from the tight end")}.", Where = at };
     }
 
     /// <summary>How many positions there are, where that is known.</summary>
@@ -480,7 +480,7 @@ public sealed class StepWords
     {
         var final = step.Acts.OfType<Act.TryOn>().First().Final;
         if (_facts.Band.Links is null)
-            return "Try it on the owner’s wrist: judge the ease, and which hole or notch it is worn in.";
+            return $"Try it on the owner’s wrist: judge the ease, and {(_facts.Holed is { LocksAnywhere: true } ? "where it is closed" : "which hole or notch it is worn in")}.";
         return final
             ? "Close the clasp and try it on the owner’s wrist: how it leaves. Judge the surplus, look where the clasp sits."
             : $"Close the clasp and try it on the owner’s wrist. Judge the surplus, look where the clasp sits. The {PlanWords.Name(PlanWords.Other(target.First))} side stays closed until this is done.";

@@ -303,8 +303,9 @@ public static class ToTheWatch
         {
             if (piece.At == PreparedAt.Tail)
             {
+                // It is punched while the buckle is open, on the watch or off it.
                 if (FromTheWatch.EndOf(to, band, Side.Six) is { } tail && !lies[tail].Made.Contains(piece.What))
-                    yield return new Preparation(tail, null, piece);
+                    yield return new Preparation(tail, $"{band}.hole", piece);
                 continue;
             }
             foreach (var side in (Side[])[Side.Twelve, Side.Six])

@@ -32,6 +32,10 @@ internal static class BenchJobs
         new BandFacts(BandKind.OnePiece, BandMaterial.Textile, Mm(20), BandAttachment.PullThrough, null, null), Mm(1.2m), "pin buckle",
         new OnePieceBand(Mm(168), Mm(7), 12, Mm(1.2m), null));
 
+    public static Band HookAndLoop { get; } = new PulledThroughBand(
+        new BandFacts(BandKind.OnePiece, BandMaterial.Textile, Mm(20), BandAttachment.PullThrough, null, null), Mm(1.2m), "hook and loop",
+        OnePieceBand.Anywhere(OnePieceClosure.HookAndLoop, Mm(160), Mm(230), Mm(1.2m), null) with { Whole = Mm(250) });
+
     public static Band Mesh(int notches) => new MeshBracelet(
         new BandFacts(BandKind.Mesh, BandMaterial.Metal, Mm(20), BandAttachment.LooseBar, null, null), Mm(1.6m), "slide clasp",
         new MeshBand(Mm(120), Mm(180), notches));
@@ -159,6 +163,9 @@ internal static class BenchJobs
         }),
         ("a strap sold without its hole", Change(Strap()) with { Pierced = false, Prepare = [Piece(Shaping.Pierce, PreparedAt.ClaspEnds)] }),
         ("a strap sold without its hole, with a butterfly", Change(Strap()) with { Pierced = false, ClaspKind = ClaspKind.Butterfly, Prepare = [Piece(Shaping.Pierce, PreparedAt.ClaspEnds)] }),
+        ("an extra hole in a kept strap", Kept() with { Plan = new Arrangement([], [], 4), Prepare = [.. PrepareFrom.Work([ExtraHole.Work(3)], PreparedAt.LugEnds)] }),
+        ("an extra hole in a strap from stock", Change(Strap()) with { Prepare = [.. PrepareFrom.Work([ExtraHole.Work(3)], PreparedAt.LugEnds)] }),
+        ("hook and loop, pulled through", Change(HookAndLoop) with { Plan = new Arrangement([], [], 123) }),
         ("hole only", Kept() with { Plan = new Arrangement([], [], 4) }),
         ("bars replaced on a kept strap", Kept() with { ReuseBars = false, Bars = new StockBars("spring bar 20 × 1.8", "SB-20", "bar case") }),
         ("a freed link, safety flap", Freed(Length.Zero)),

@@ -7,11 +7,13 @@ namespace IronLoop.Core.Tests.Fitting;
 public class HoledBandTests
 {
     private static readonly Gen<HoledBand> Bands = Gen.Select(
-        Gen.Int[0, 2], Gen.Int[60, 90], Gen.Int[1, 14], Gen.Int[20, 90],
+        Gen.Int[0, 4], Gen.Int[60, 90], Gen.Int[1, 14], Gen.Int[20, 90],
         (kind, length, holes, tenths) => kind switch
         {
             0 => (HoledBand)new TwoPieceStrap(Mm(length), Mm(length + 40), Mm(length - 10), Mm(tenths / 10m), holes),
             1 => new PulledThrough(new OnePieceBand(Mm(length * 2), Mm(tenths / 10m), holes, Mm(1.2m), null), Mm(45.662m)),
+            2 => OnePieceBand.Anywhere(OnePieceClosure.SideRelease, Mm(length * 2), Mm(length * 2 + tenths), Mm(1.2m), Mm(40)).On(new Head(Mm(44), Mm(3))),
+            3 when holes > 1 => new TwoPieceStrap(Mm(length), Mm(length + 40), Mm(length - 10), Mm(tenths / 10m), holes).WithExtra(tenths % (holes - 1)),
             _ => new MeshBand(Mm(length * 2), Mm(length * 2 + tenths / 2m), holes % 3 == 0 ? 0 : holes),
         });
 
@@ -55,6 +57,41 @@ public class HoledBandTests
         strap.In(2, new FitTarget(Mm(146), Mm(2.5m), Mm(1.5m))).KeepersHold.ShouldBeFalse();
         strap.Reserve(Mm(146), Mm(2.5m)).ShouldBe(Length.Zero);
         strap.Reach().HoldsWithRoom(Mm(146), Mm(2.5m)).ShouldBeFalse();
+    }
+
+    [Fact]
+    public void An_extra_hole_lies_half_way_between_two_and_the_others_keep_their_names()
+    {
+        var strap = new TwoPieceStrap(Mm(75), Mm(120), Mm(50), Mm(6), 5).WithExtra(1);
+        (strap.Holes, strap.Sold).ShouldBe((6, 5));
+        Enumerable.Range(0, 6).Select(h => strap.LengthIn(h)).ShouldBe([Mm(125), Mm(131), Mm(134), Mm(137), Mm(143), Mm(149)]);
+        strap.Said(2).ShouldBe("the extra hole between the second and the third from the tight end");
+        strap.Said(3).ShouldBe("the third hole from the tight end");
+        strap.HoleAt(2).ShouldBe(Mm(59));
+        Should.Throw<ArgumentOutOfRangeException>(() => strap.WithExtra(0)).Message.ShouldContain("one at most");
+        Should.Throw<ArgumentOutOfRangeException>(() => new TwoPieceStrap(Mm(75), Mm(120), Mm(50), Mm(6), 5).WithExtra(4));
+    }
+
+    [Fact]
+    public void What_closes_anywhere_is_said_in_millimetres_and_what_has_holes_in_holes()
+    {
+        var loop = OnePieceBand.Anywhere(OnePieceClosure.HookAndLoop, Mm(160), Mm(230), Mm(1.2m), Mm(40)).On(new Head(Mm(44), Mm(3)));
+        (loop.LengthIn(0), loop.LengthIn(loop.Holes - 1)).ShouldBe((Mm(120), Mm(190)));
+        loop.Closed(255).ShouldBe("at 25.5 mm looser than its tightest");
+        loop.Leaves(255).ShouldBe("25.5 mm tighter and 44.5 mm looser");
+        new TwoPieceStrap(Mm(75), Mm(120), Mm(50), Mm(6), 7).Leaves(1).ShouldBe("one hole tighter and 5 holes looser");
+        new MeshBand(Mm(120), Mm(180), 20).Leaves(0).ShouldBe("no notch tighter and 19 notches looser");
+    }
+
+    [Fact]
+    public void The_tail_of_a_one_piece_band_is_judged_once_it_is_measured()
+    {
+        var band = new OnePieceBand(Mm(168), Mm(7), 12, Mm(1.2m), Mm(40));
+        var head = new Head(Mm(44), Mm(3));
+        band.On(head).PastBuckle(11).ShouldBe(TwoPieceStrap.KeeperLength, "nobody measured it");
+        var measured = (band with { Whole = Mm(250) }).On(head);
+        measured.PastBuckle(3).ShouldBe(Mm(61));
+        measured.In(9, new FitTarget(Mm(191), Mm(2.5m), Mm(1.5m))).KeepersHold.ShouldBeFalse("19 mm pass the buckle");
     }
 
     [Fact]

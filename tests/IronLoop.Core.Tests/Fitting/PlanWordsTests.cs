@@ -22,6 +22,15 @@ public class PlanWordsTests
         Say(target: 141).ShouldContain("One link more out of the");
 
     [Fact]
+    public void Where_a_link_is_put_in_it_says_what_would_be_without_it()
+    {
+        Say(target: 165, spares: 1).ShouldContain("Without it the loop would");
+        var more = Say(target: 181, spares: 4);
+        more.ShouldContain("With one link fewer put into the");
+        more.ShouldNotContain("more out of the");
+    }
+
+    [Fact]
     public void A_clasp_without_micro_adjust_is_said_to_leave_nothing() =>
         Say(target: 155, positions: 1).ShouldContain("no micro-adjust, so nothing is left for hot or cold days");
 

@@ -35,5 +35,8 @@ public class ClaspInUseTests
         says[0].ShouldStartWith("Thread it down past the 6 bar");
         says[0].ShouldEndWith("tuck the tail back through the keepers.");
         says.Count.ShouldBe(3);
+        var hooks = ClaspInUse.Of(HookAndLoop, null, PullThroughWay.Double);
+        hooks[1].ShouldContain("through the ring, back on itself");
+        hooks.ShouldAllBe(l => !l.Contains("tongue"));
     }
 }

@@ -151,7 +151,7 @@ public class JobActsTests
         done.Bench.Left.ShouldBeEmpty();
         done.Bench.Trouble.ShouldBeNull();
         done.Progress.Done(Station.Bench).ShouldBeTrue();
-        var bag = OwnersBag.Of(done);
+        var bag = OwnersBag.Of(done, []);
         bag.ShouldContain(l => l.Count == 3 && l.What.Contains("link", StringComparison.Ordinal));
         bag.ShouldAllBe(l => l.Fits == "steel bracelet");
     }
