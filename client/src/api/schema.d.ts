@@ -3615,6 +3615,7 @@ export interface components {
             addBand: components["schemas"]["PermissionWire"];
             punchHole: components["schemas"]["PermissionWire"];
             observe: components["schemas"]["PermissionWire"];
+            noteLook: components["schemas"]["PermissionWire"];
             lookAtClasp: components["schemas"]["PermissionWire"];
             keepClasp: components["schemas"]["PermissionWire"];
             chooseClasp: components["schemas"]["PermissionWire"];

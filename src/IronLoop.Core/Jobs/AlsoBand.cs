@@ -43,6 +43,15 @@ public sealed record AlsoBand(StockBand Stock, PullThroughWay Way, AlsoAs As)
     /// <param name="job">The job.</param>
     public BagLine InTheBag(JobSnapshot job) => new($"{Stock.Name} {Stock.Article}, {Written(job)}", 1) { Key = $"also-{Stock.Id}" };
 
+    /// <summary>Whether a band may be added beside the one on the watch.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="stock">The band.</param>
+    /// <param name="as">What it is to be there.</param>
+    /// <param name="judgement">What the rules say of it on this watch.</param>
+    /// <param name="free">How many of it are free.</param>
+    public static Permission MayBeAdded(JobSnapshot job, StockBand stock, AlsoAs @as, Judgement judgement, int free) => Permission.Unless(
+        stock.Id == job.Job.BandId ? $"{stock.Name} is the band that goes on the watch." : null, @as == AlsoAs.ForTheBag ? MayGoAlong(stock, judgement, free).Why : null);
+
     /// <summary>
     /// Whether a band may go along in the bag: it must go on this watch, and ask for no work that cannot be undone; for that it has to be the
     /// band of a job.

@@ -34,6 +34,9 @@ public enum JobAct
     /// <summary>The watch is observed before it goes back.</summary>
     Observe,
 
+    /// <summary>What a look at a watch under observation showed is noted.</summary>
+    NoteLook,
+
     /// <summary>What is seen of its clasp and of the owner's own parts is noted.</summary>
     LookAtClasp,
 
@@ -113,6 +116,7 @@ public static class JobActs
     public static Permission May(this JobSnapshot job, JobAct act) => act switch
     {
         JobAct.PutRight or JobAct.Gauge or JobAct.Note or JobAct.AddBand or JobAct.Observe => Permission.Unless(Closed(job)),
+        JobAct.NoteLook => Permission.Unless(Closed(job), job.Job.ObservedUntil is null ? "This watch is not under observation." : null),
         JobAct.PunchHole => Permission.Unless(Begun(job).Why, job.Job.ExtraHole is null ? ExtraHole.Forbids(job) : null),
         JobAct.TellByHand or JobAct.GaugeBracelet or JobAct.ChooseBand or JobAct.LookAtClasp => Begun(job),
         JobAct.KeepClasp => Permission.Unless(job.OtherClasp is null ? Closed(job) : Begun(job).Why, NoBandYet(job)),

@@ -84,6 +84,7 @@ internal static class Calls
         app.MapLookUp();
         app.MapOrders();
         app.MapHandOver();
+        app.MapObservation();
         app.MapPaper();
         app.MapLabels();
         app.MapLog();

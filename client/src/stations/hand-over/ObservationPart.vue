@@ -40,7 +40,7 @@ const note = (ends: boolean) => look.mutate({ ...seen, ends }, { onSuccess: () =
         </li>
       </ul>
     </template>
-    <form v-if="observed?.stands && may" @submit.prevent="note(false)">
+    <form v-if="job.may.noteLook.ok" @submit.prevent="note(false)">
       <v-text-field
         v-model="seen.shows"
         density="compact"

@@ -69,7 +69,6 @@ internal static class HandOverEndpoints
         routes.MapPost("/api/jobs/{id:long}/again", Again).WithName("again").WithTags("hand-over")
             .WithSummary("Takes a return visit in: the band as it left, the bag, the watch and its client are known.")
             .Produces<JobWire>(StatusCodes.Status201Created).ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
-        routes.MapObservation();
         routes.MapGet("/api/observations", Observations).WithName("observations").WithTags("hand-over").WithSummary("Observations promised, due in the next week.");
         routes.MapPost("/api/jobs/{id:long}/observed", Observed).WithName("observed").WithTags("hand-over").WithSummary("Notes what was heard when a job was asked after.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);

@@ -62,9 +62,7 @@ internal static class ObservationEndpoints
         var by = refusals.Initials("$.by", told.By, shop.By);
         refusals.ThrowIfAny("The look cannot be noted like this.");
         using var work = shop.Begin();
-        var file = TheJob.For(work, id, JobAct.Observe);
-        if (file.Job.ObservedUntil is null)
-            throw RefusedException.Conflict("This watch is not under observation.");
+        TheJob.For(work, id, JobAct.NoteLook);
         var now = clock.GetUtcNow();
         Observed.Look(work, id, clock.Today(), shows, now, by);
         Log.Write(work, id, now, by, Station.HandOver, LogLine.Of(LogKind.Observed).Saying(Wording.Shown, shows));

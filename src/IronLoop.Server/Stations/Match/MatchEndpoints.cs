@@ -133,10 +133,7 @@ internal static class MatchEndpoints
         using var work = shop.Begin();
         var file = TheJob.For(work, id, JobAct.AddBand);
         var (stock, way) = (BandChoice.BandFor(work, file, added.BandId), added.Way ?? PullThroughWay.Double);
-        if (stock.Id == file.Job.BandId)
-            throw RefusedException.Conflict($"{stock.Name} is the band that goes on the watch.");
-        if (added.As == AlsoAs.ForTheBag)
-            AlsoBand.MayGoAlong(stock, MatchBand.Judge(BandChoice.Bare(file), stock.Band, way, file.House), BandChoice.Free(stock, Bands.SpokenFor(work, id))).OrRefuse();
+        AlsoBand.MayBeAdded(file, stock, added.As, MatchBand.Judge(BandChoice.Bare(file), stock.Band, way, file.House), BandChoice.Free(stock, Bands.SpokenFor(work, id))).OrRefuse();
         var now = clock.GetUtcNow();
         AlsoBands.Add(work, id, new AlsoBand(stock, way, added.As), now);
         Log.Write(work, id, now, file.Job.TakenInBy, Station.Match, LogLine.Of(LogKind.BandAdded, stock.Name, stock.Article, added.As.ToString()));
