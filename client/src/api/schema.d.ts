@@ -2834,6 +2834,11 @@ export interface components {
             lasting: boolean;
             /** Format: int64 */
             id: number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            count: number;
         };
         /** @enum {unknown} */
         DamageKind: "scratch" | "dent" | "bentLug" | "missingBar" | "wornStrap" | "dirt" | "stiffClasp";

@@ -36,8 +36,16 @@ internal static class OwnersCard
                 ? $"{Room(rulers.Ease.Mm)} From where it is closed there is {leaves}."
                 : $"{Room(rulers.Ease.Mm)} The clasp sits {Centre(rulers.OffCentre.Mm)}. It can be closed {rulers.Tighter.Text} tighter and {rulers.Looser.Text} looser without touching a link.");
         }
-        if (file.Band is { } band && Core.HandOver.ClaspInUse.Of(band, file.OtherClasp?.Part.Clasp?.Facts.Kind ?? file.ClaspKind, file.Way) is { Count: > 0 } use)
-            sheet.Part("How it closes", string.Join(' ', use));
+        var closes = file.OtherClasp?.Part.Clasp?.Facts.Kind ?? file.ClaspKind;
+        if (file.Band is { } band && Core.HandOver.ClaspInUse.Of(band, closes, file.Way) is { Count: > 0 } use)
+        {
+            sheet.Part("How it closes", string.Join('\n', use));
+            if (Core.HandOver.ClosingPicture.Of(band, closes, file.Way) is { } picture)
+            {
+                sheet.Picture(new PaintedPicture(picture), Sheet.Left, wide, 42);
+                sheet.Down += 4;
+            }
+        }
         foreach (var (advice, i) in done.Advice.Select((a, i) => (a, i)))
         {
             if (i == 0)

@@ -1,9 +1,11 @@
-using System.Globalization;
-using System.Text;
 using IronLoop.Core.Fitting;
+using IronLoop.Core.HandOver;
 using IronLoop.Core.Jobs;
+using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 using IronLoop.Core.Tests.Bench;
+using System.Globalization;
+using System.Text;
 
 namespace IronLoop.Core.Tests.Fitting;
 
@@ -46,6 +48,16 @@ public class KeptPicturesTests
     {
         Keep("condition-bare", ConditionPicture.Of([]));
         Keep("condition-marks", ConditionPicture.Of([.. Enum.GetValues<DamagePlace>(), DamagePlace.Crystal, DamagePlace.Crystal]));
+    }
+
+    [Fact]
+    public void How_each_clasp_closes_and_a_band_is_threaded_stays_as_it_was_looked_at()
+    {
+        foreach (var kind in Enum.GetValues<ClaspKind>().Where(k => k != ClaspKind.Extending))
+            Keep($"closing-{kind}", ClosingPicture.Of(BenchJobs.Strap(), kind, PullThroughWay.Double)!);
+        Keep("closing-threaded-double", ClosingPicture.Of(BenchJobs.PullThrough, null, PullThroughWay.Double)!);
+        Keep("closing-threaded-single", ClosingPicture.Of(BenchJobs.HookAndLoop, null, PullThroughWay.ReversedSingle)!);
+        ClosingPicture.Of(BenchJobs.Strap(), null, PullThroughWay.Double).ShouldBeNull("nobody knows what closes it");
     }
 
     private static LayOut Bracelet(Side micro) => new(

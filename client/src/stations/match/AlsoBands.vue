@@ -14,8 +14,8 @@ const emit = defineEmits<{ takeOff: [bandId: number]; choose: [bandId: number] }
       <li v-for="b in also" :key="b.bandId" :data-also="b.article">
         <span>
           <strong>{{ b.name }}</strong> {{ b.article
-          }}<template v-if="Number(b.priceCents) > 0">
-            , <span class="figure">{{ price(b.priceCents) }}</span></template
+          }}<template v-if="Number(b.priceCents) > 0"
+            >, <span class="figure">{{ price(b.priceCents) }}</span></template
           >{{ b.as === 'forTheBag' ? `: goes along in the bag, ${b.written}.` : ': shown for looks.' }}
         </span>
         <span v-if="open" class="acts">

@@ -14,9 +14,10 @@ const cures = size.cures().data
 const refused = ref<string | null>(null)
 /** Where a cure is taken up that is not taken up here. */
 const station = { links: null, clasp: pathOf.clasp, band: pathOf.match, extraHole: null }
-async function punch(cure: Cure) {
+async function take(cure: Cure) {
   try {
-    await size.punch(Number(cure.id))
+    if (cure.kind === 'links') await size.takeLinks({ partId: Number(cure.id), count: Number(cure.count) })
+    else await size.punch(Number(cure.id))
     refused.value = null
   } catch (error) {
     refused.value = wholeOf(error)
@@ -42,9 +43,17 @@ async function punch(cure: Cure) {
           v-if="c.kind === 'extraHole' && open && job.may.punchHole.ok"
           type="button"
           class="plain"
-          @click="punch(c)"
+          @click="take(c)"
         >
           Punch it there
+        </button>
+        <button
+          v-else-if="c.kind === 'links' && open && job.may.markLinks.ok"
+          type="button"
+          class="plain"
+          @click="take(c)"
+        >
+          Put it in
         </button>
         <router-link v-else-if="station[c.kind]" class="plain" :to="`/jobs/${job.id}/${station[c.kind]}`"
           >Go there</router-link

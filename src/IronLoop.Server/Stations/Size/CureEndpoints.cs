@@ -25,8 +25,9 @@ internal enum CureKind
 /// <param name="PriceCents">What it costs; null where it costs only the work.</param>
 /// <param name="Days">How many days until it is here; nought when it is.</param>
 /// <param name="Lasting">Whether it cannot be undone.</param>
+/// <param name="Count">How many of it.</param>
 /// <param name="Id">The band, or the part, by its number in stock; the hole before it, of an extra hole.</param>
-internal sealed record CureWire(CureKind Kind, string Says, long? PriceCents, int Days, bool Lasting, long Id);
+internal sealed record CureWire(CureKind Kind, string Says, long? PriceCents, int Days, bool Lasting, long Id, int Count = 1);
 
 /// <summary>A hole to be punched.</summary>
 /// <param name="After">The hole before it, 0 the tightest; left out for none.</param>
@@ -64,7 +65,7 @@ internal static class CureEndpoints
             var stored = Parts.All(work, PartKind.Link).ToDictionary(p => p.Part.Article);
             cures.AddRange(LinkCures.Of(Sizing.Request(band, target, file.Figures.Habits), band.Facts.Width, stored.Values.Select(p => p.Part)).Take(MostOfAKind).Select(c => new CureWire(
                 CureKind.Links, $"{c.Count} {(c.Count == 1 ? "link" : "links")} of {c.Part.Link!.Pitch} more, {c.Part.Name} {c.Part.Article}: the loop comes to {c.Figures.Length.ToTenths()}.",
-                c.Count * c.Part.PriceCents, Days(stored[c.Part.Article].Count.Free >= c.Count), Lasting: false, stored[c.Part.Article].Id)));
+                c.Count * c.Part.PriceCents, Days(stored[c.Part.Article].Count.Free >= c.Count), Lasting: false, stored[c.Part.Article].Id, c.Count)));
         }
         if (file.ClaspBench(Parts.PinsAtHand(work)) is { } bench)
         {
