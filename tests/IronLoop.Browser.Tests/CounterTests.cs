@@ -25,6 +25,7 @@ public sealed class CounterTests : IDisposable
         ("buckle", $"3118{Enter}1{Enter}", 12, "every bar is seated at both tips"),
         ("folding clasp", $"3218{Enter}1{Enter}", 16, "Lift the old clasp off"),
         ("fold-over", $"3418{Enter}1{Enter}", 24, "Lift the old clasp off"),
+        ("butterfly", $"33118{Enter}1{Enter}", 26, "Lift the old clasp off"),
         ("links out, by count", $"42{Enter}1{Enter}2{Enter}", 12, "2 neighbouring"),
         ("hole only", $"6{Enter}3+{Enter}", 6, "Close it in the fourth hole"),
         ("off and on again", $"8{Enter}{Enter}{Enter}", 8, "The band is off"),

@@ -21,6 +21,7 @@ public sealed class CounterTests : IDisposable
         { "links out", """{"request":"takeLinksOut","byHand":{"kind":"byCount","twelve":2,"six":1}}""", "2 links taken out of the 12 side. 1 link taken out of the 6 side." },
         { "link in", """{"request":"putLinksIn","byHand":{"kind":"byCount","twelve":1,"six":0}}""", "1 link put into the 12 side." },
         { "a link more after wear", """{"request":"refit","byHand":{"kind":"byCount","twelve":0,"six":1}}""", "1 link taken out of the 6 side." },
+        { "a hole looser after wear", """{"request":"refit","byHand":{"kind":"byCount","of":"soft","from":3,"to":4}}""", "Closed in hole 4 from the tight end, before in 3." },
         { "a hole looser", """{"request":"positionOnly","byHand":{"kind":"atPlace","of":"soft","from":3,"to":4}}""", "Closed in hole 4 from the tight end, before in 3." },
         { "micro two tighter", """{"request":"positionOnly","byHand":{"kind":"atPlace","of":"bracelet","from":4,"to":2}}""", "Micro-adjust moved from position 4 to 2" },
         { "a lost bar", """{"request":"replacePart","on":"soft","byHand":{"kind":"part","of":"soft","part":"lugBar","side":"six","why":"lost"}}""", "Bar at the lugs, 6 side replaced: it was lost." },

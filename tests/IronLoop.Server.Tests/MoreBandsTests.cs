@@ -147,7 +147,13 @@ public sealed class MoreBandsTests : IDisposable
         {
             await _shop.Post($"{at}/bands", new
             {
-                name = "Wide strap", material = "leather", attaches = "looseBar", width = "20", thickness = "2.4", claspName = "pin buckle", strap = new { bucklePiece = "75", tail = "140", firstHole = "50", holePitch = $"{pitch}", holes = 4 },
+                name = "Wide strap",
+                material = "leather",
+                attaches = "looseBar",
+                width = "20",
+                thickness = "2.4",
+                claspName = "pin buckle",
+                strap = new { bucklePiece = "75", tail = "140", firstHole = "50", holePitch = $"{pitch}", holes = 4 },
             }, HttpStatusCode.Created);
             var own = (await _shop.Get($"{at}/match"))["own"]!.AsArray().MaxBy(m => m!["band"]!["id"]!.GetValue<long>())!;
             await _shop.Put($"{at}/match", new { bandId = own["band"]!["id"]!.GetValue<long>() });
@@ -213,7 +219,12 @@ public sealed class MoreBandsTests : IDisposable
         await _shop.Patch($"{at}/gauge", new { wear = "regular", attachment = "springBarDrilled" });
         object Hooks(string farthest) => new
         {
-            name = "Hook band", material = "textile", attaches = "pullThrough", width = "20", thickness = "1.2", claspName = "hook and loop",
+            name = "Hook band",
+            material = "textile",
+            attaches = "pullThrough",
+            width = "20",
+            thickness = "1.2",
+            claspName = "hook and loop",
             onePiece = new { firstHole = "150", closure = "hookAndLoop", farthest, whole = "260" },
         };
         (await _shop.Post($"{at}/bands", Hooks("140"), HttpStatusCode.BadRequest))["errors"]!["$.onePiece.farthest"]![0]!.GetValue<string>().ShouldContain("less than firstHole");

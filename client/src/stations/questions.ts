@@ -18,7 +18,8 @@ export function askedOf(questions: readonly Question[], answers: Answers): Quest
 export function sentOf(questions: readonly Question[], answers: Answers): Record<string, string | number> {
   const said = askedOf(questions, answers).flatMap((q): [string, string | number][] => {
     const answer = answers[q.ask] ?? q.usual ?? ''
-    if (q.by === 'count' || q.by === 'offer') return /^-?\d+$/.test(answer) ? [[q.ask, Number(answer)]] : []
+    if (q.by === 'count' || q.by === 'offer')
+      return /^[-−]?\d+$/.test(answer) ? [[q.ask, Number(answer.replace('−', '-'))]] : []
     return answer === '' ? [] : [[q.ask, answer]]
   })
   return Object.fromEntries(said)

@@ -13,6 +13,8 @@ public static class Questions
         new(OnTheWatch.Soft, "A strap of two pieces"), new(OnTheWatch.Mesh, "Mesh"), new(OnTheWatch.PulledThrough, "A pull-through band"), new(OnTheWatch.Bracelet, "A bracelet"),
     ];
 
+    private static readonly Enum[] Soft = [OnTheWatch.Soft, OnTheWatch.Mesh, OnTheWatch.PulledThrough];
+
     /// <summary>What the counter takes in, in the order of its digits, each under a short name.</summary>
     public static IReadOnlyList<(Request Request, string Name)> Counter { get; } =
     [
@@ -54,6 +56,15 @@ public static class Questions
     /// <returns>None where it cannot be told so.</returns>
     public static IReadOnlyList<Question> ByHand(Request request) => Needs.ToldBy(request) switch
     {
+        // What is different after wear: a link of a bracelet, or a hole or notch of another band.
+        HandWorkKind.ByCount when request == Request.Refit =>
+        [
+            Chosen(Ask.Of, Asked.Count, "On the watch now", null, Bands),
+            Count(Ask.Twelve, Asked.Count, "Links out, 12 side; in: −", "0") with { When = new(Ask.Of, [OnTheWatch.Bracelet]) },
+            Count(Ask.Six, Asked.Count, "Links out, 6 side; in: −", "0") with { When = new(Ask.Of, [OnTheWatch.Bracelet]) },
+            Count(Ask.From, Asked.Count, "Closed now in place", null) with { Unit = "from the tightest", When = new(Ask.Of, Soft) },
+            Count(Ask.To, Asked.Count, "Shall be in place", null) with { Unit = "from the tightest", When = new(Ask.Of, Soft) },
+        ],
         HandWorkKind.ByCount => [Count(Ask.Twelve, Asked.Count, "Links, 12 side", "0"), Count(Ask.Six, Asked.Count, "Links, 6 side", "0")],
         HandWorkKind.AtPlace =>
         [

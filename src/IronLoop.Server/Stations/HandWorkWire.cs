@@ -47,12 +47,14 @@ internal sealed record HandWorkWire(
             refusals.Add($"{path}.of", "of is Nothing; where nothing is on the watch, there is nothing to work on.");
         switch (Kind)
         {
-            case HandWorkKind.ByCount:
-                var (twelve, six) = (Checked("twelve", HandWork.Links, Twelve ?? 0), Checked("six", HandWork.Links, Six ?? 0));
-                return twelve == 0 && six == 0 ? null : new HandWork.ByCount(new Counted(Way(request) * twelve!.Value, Way(request) * six!.Value));
+            // What is different after wear is a hole or notch where there are no links.
+            case HandWorkKind.ByCount when request == Request.Refit && Of is { } holed && holed != OnTheWatch.Bracelet:
             case HandWorkKind.AtPlace:
                 var (from, to) = (Checked("from", HandWork.Places, From), Checked("to", HandWork.Places, To));
                 return from is { } now && to is { } then && now != then ? new HandWork.AtPlace(of, now - 1, then - 1) : null;
+            case HandWorkKind.ByCount:
+                var (twelve, six) = (Checked("twelve", HandWork.Links, Twelve ?? 0), Checked("six", HandWork.Links, Six ?? 0));
+                return twelve == 0 && six == 0 ? null : new HandWork.ByCount(new Counted(Way(request) * twelve!.Value, Way(request) * six!.Value));
             case HandWorkKind.Part:
                 if (Part is WornPart.LinkPin && of != OnTheWatch.Bracelet || Part is WornPart.ClaspPin && of is OnTheWatch.Mesh or OnTheWatch.PulledThrough)
                     refusals.Add($"{path}.part", $"part is {Part}; a {HandWork.BandOf(of)} has none.");

@@ -60,6 +60,11 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
             Gaugings.Read(work, job, figure, Length.FromMillimetres(mm), byLine: false, TheJob.Read(work, job).Job.TakenInAt);
     }
 
+    public void GoesBack(long job, ReturnTerms terms, bool postagePaid) => Storage.Jobs.Agree(work, job, Craft.BenchOnly, terms, postagePaid);
+
+    public void GoesAlong(long job, string article) =>
+        AlsoBands.Add(work, job, new AlsoBand(Bands.Find(work, stock[article])!, PullThroughWay.Double, AlsoAs.ForTheBag), TheJob.Read(work, job).Job.TakenInAt);
+
     public void Choose(long job, string article) => Storage.Jobs.ChooseBand(work, job, stock[article]);
 
     public void ChooseOwn(long job, Func<long, StockBand> own)

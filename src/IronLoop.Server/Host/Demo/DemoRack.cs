@@ -33,6 +33,9 @@ internal static class DemoRack
         day.ToTheBench(posted, "SK-T18");
         day.TickAll(posted);
         day.Came(posted, (CameWith.OldBand, 1), (CameWith.Box, 1));
+        day.GoesBack(posted, ReturnTerms.OwnBox, postagePaid: true);
+        // For the summer there is a second band in the bag.
+        day.GoesAlong(posted, "SK-L18");
 
         // A screw that would not start: work stopped, the watch is referred, the tray stays as it is.
         var stuck = day.TakeIn("Odd Ferrin", "ropewalk", "Ostwick signal hand", Request.TakeLinksOut, "One screw has always been stiff.", 4, 2, "MK");
