@@ -149,7 +149,7 @@ public sealed record Figures(
                 ? new FitTarget(alike, Fitting.Wear.Of(Wear ?? WearPreference.Regular).Window, PlanRequest.HouseTolerance) : null;
         }
         var wear = Fitting.Wear.Of(preference);
-        var target = new FitTarget(Length.Nearest(need.Needed) + wear.Aim, wear.Window, PlanRequest.HouseTolerance);
+        var target = new FitTarget(Length.Nearest(need.Needed) + wear.Aim, wear.Window, PlanRequest.HouseTolerance) { Sigma = Length.Nearest(need.Sigma) };
         return FitRanges.Target.Holds(target.Length) ? target : null;
     }
 

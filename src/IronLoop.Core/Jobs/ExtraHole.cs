@@ -24,24 +24,17 @@ public static class ExtraHole
     /// <returns>The hole before it and what it would miss the length wanted by; null where none would help, or none may be punched.</returns>
     public static (int After, Length Off)? Cure(JobSnapshot job)
     {
-        if (Forbids(job) is not null || job is not { Band.Strap: { } strap, Target: { } target } || strap.Nearest(target).Misfit == Length.Zero)
+        if (Forbids(job) is not null || job is not { Band.Strap: { } strap, Target: { } target } || strap.Between(target) is not var (below, _))
             return null;
-        for (var hole = 0; hole < strap.Holes - 1; hole++)
-        {
-            if (strap.LengthIn(hole) > target.Length || strap.LengthIn(hole + 1) < target.Length)
-                continue;
-            var punched = strap.WithExtra(hole);
-            var off = (punched.LengthIn(hole + 1) - target.Length).Abs();
-            return off <= target.Window ? (hole, off) : null;
-        }
-        return null;
+        var off = (strap.WithExtra(below).LengthIn(below + 1) - target.Length).Abs();
+        return off <= target.Window ? (below, off) : null;
     }
 
     /// <summary>Why none may be punched; null where one may.</summary>
     /// <param name="job">The job.</param>
     public static string? Forbids(JobSnapshot job) => job switch
     {
-        { Work: not null } or { Band.Strap: null } => "Only a strap of two pieces gets an extra hole.",
+        { Work: not null } or { Band: null } or { Band.Strap: null } => "Only a strap of two pieces gets an extra hole.",
         { Band.Facts.Material: BandMaterial.Rubber } => "Rubber tears from a hole that was not moulded.",
         { Job.ExtraHole: not null } or { Band.Strap.ExtraAfter: not null } => "It has an extra hole already.",
         _ => null,

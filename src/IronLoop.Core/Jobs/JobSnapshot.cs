@@ -51,7 +51,7 @@ public sealed class JobSnapshot
     public Job Job { get; }
 
     /// <summary>A strap with the hole that is to be punched.</summary>
-    private static StockBand? Punched(StockBand? stock, int? after) => stock is { Band: TwoPieceBand strap } && after is { } hole
+    private static StockBand? Punched(StockBand? stock, int? after) => stock is { Band: TwoPieceBand { Lengths.ExtraAfter: null } strap } && after is { } hole && hole < strap.Lengths.Holes - 1
         ? stock with { Band = strap with { Lengths = strap.Lengths.WithExtra(hole) } } : stock;
 
     /// <summary>

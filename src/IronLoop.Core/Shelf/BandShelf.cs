@@ -344,12 +344,14 @@ public sealed class BandShelf
             if (reach is not null)
             {
                 var left = reach.Reserve(target, window);
+                if (left is null && reach.Count > 0 && reach.Missing(target, window) <= wanted.Sigma)
+                    return (Verdict.Compromise, Length.Zero, Length.Zero);
                 return (WearerRule.VerdictOf(left is not null, left > Length.Zero), left ?? Length.Zero, left is not null ? Length.Zero : reach.Count == 0 ? window : reach.Missing(target, window));
             }
             if (band.Holed(_wanted.BareHead) is not { } holed)
                 return (Verdict.Unknown, Length.Zero, Length.Zero);
-            var room = holed.Reserve(target, window);
-            return (WearerRule.VerdictOf(room is not null, room > Length.Zero), room ?? Length.Zero, room is null ? holed.Nearest(wanted).Misfit : Length.Zero);
+            var verdict = WearerRule.VerdictOf(holed, wanted);
+            return (verdict, holed.Reserve(target, window) ?? Length.Zero, verdict == Verdict.No ? holed.Nearest(wanted).Misfit : Length.Zero);
         }
     }
 

@@ -55,9 +55,8 @@ public static class MatchBand
 
     private static RuleVerdict Wearer(Band band, FitTarget? target, Head? bareHead, Reach? known)
     {
-        var place = band.Holed(bareHead)?.Place ?? "position";
         return target is { } wanted && (known ?? ReachOf(band, bareHead)) is { } reach
-            ? WearerRule.Judge(reach, wanted.Length, wanted.Window, place)
-            : WearerRule.Judge(Reach.Of([]), null, Length.Zero, place);
+            ? WearerRule.Judge(reach, wanted, band.Holed(bareHead))
+            : WearerRule.Judge(Reach.Of([]), null);
     }
 }

@@ -149,7 +149,8 @@ internal sealed record LoopSheet(
                 judged.Length, target.Length, Math.Round(need.Needed, 2), Math.Round(need.Sigma, 2),
                 Percent(FirstTimeChance.Of(need, lengths, wear)), judged.LinksMoved, judged.Misfit, judged.TroubleMillimetres))
         {
-            Alternatives = [.. answer.Alternatives.Select(plan => Alternative(request, answer.Recommended, plan))],
+            // What cannot be worn is none beside what can.
+            Alternatives = [.. answer.Alternatives.Where(plan => answer.Recommended.Figures.Misfit > Length.Zero || plan.Figures.Misfit == Length.Zero).Select(plan => Alternative(request, answer.Recommended, plan))],
             Reach = ReachOf(answer.Reach, Core.Fitting.Reach.OffItsPlace(request), file, head, target, wear),
             Days = DaysOf(file, lengths, target, p => $"position {p + 1}"),
             Lean = new LeanWire(Math.Round(lean.Degrees, 1), lean.Toward, lean.Says),
@@ -204,7 +205,9 @@ internal sealed record LoopSheet(
             : best.KeepersHold ? $"; the tail passes the buckle by {best.PastBuckle.ToTenths()}, both keepers hold it"
             : $"; the tail passes the buckle by only {best.PastBuckle.ToTenths()}, too little for both keepers";
         return new LoopSheet(
-            fit.Misfit == Length.Zero
+            fit.Misfit == Length.Zero && isPlanned && strap.SaysBetween(target) is { } between
+                ? $"What is wanted lies {between}."
+                : fit.Misfit == Length.Zero
                 ? $"{Capital(strap.Said(fit.Hole))} can be worn."
                 : $"{Capital(strap.Said(fit.Hole))} misses what can be worn by {fit.Misfit.ToTenths()}.",
             Warn(file, target),
@@ -217,16 +220,23 @@ internal sealed record LoopSheet(
                     file.Band?.Strap?.BucklePiece ?? strap.Tightest.Half(), TailOf(band, strap), HolesOf(band, strap), fit.Hole, fit.PastBuckle,
                     fit.KeepersHold),
             },
-            Draw(FitRulers.Of(fit, strap, need.Needed, wear)),
+            InPlaces(Draw(FitRulers.Of(fit, strap, need.Needed, wear)), strap, fit.Hole),
             new LoopFiguresWire(
                 fit.Length, target.Length, Math.Round(need.Needed, 2), Math.Round(need.Sigma, 2),
                 Percent(FirstTimeChance.Of(need, strap.Reach().Lengths.Select(l => l.Length), wear)), 0, fit.Misfit, fit.Misfit.Millimetres))
         {
             Leaves = $"{strap.Leaves(fit.Hole)}{(!isTailKnown ? "" : fit.KeepersHold ? "; both keepers hold the tail" : "; the tail is too short for both keepers")}",
-            Reach = ReachOf(strap.Reach(), [], file, head, target, wear),
+            Reach = ReachOf(strap.Reach(), [], file, head, target with { Window = strap.WindowFor(target) }, wear),
             Days = DaysOf(file, [.. Enumerable.Range(0, strap.Holes).Select(strap.LengthIn)], target, strap.Said),
         };
     }
+
+    /// <summary>Rulers of what closes in places say how many of them are left.</summary>
+    private static RulersWire InPlaces(RulersWire rulers, HoledBand strap, int hole) => strap.LocksAnywhere ? rulers : rulers with
+    {
+        Tighter = rulers.Tighter with { Text = strap.Tighter(hole) },
+        Looser = rulers.Looser with { Text = strap.LeftLooser(hole) },
+    };
 
     private static Length TailOf(Band band, HoledBand holed) =>
         band.Strap?.Tail ?? holed.LengthIn(holed.Holes - 1) - holed.Tightest.Half() + TwoPieceStrap.KeeperLength;

@@ -41,6 +41,9 @@ public class ExtraHoleTests
         ExtraHole.Forbids(With(BandMaterial.Rubber, 12)).ShouldStartWith("Rubber tears");
         Enumerable.Range(80, 60).ShouldAllBe(t => ExtraHole.Cure(With(BandMaterial.Rubber, t / 10m)) == null);
         ExtraHole.Forbids(Snapshots.Of(Snapshots.Stock(Bracelet()))).ShouldStartWith("Only a strap");
+        ExtraHole.Forbids(Snapshots.Of(null, request: Request.ChangeStrap)).ShouldStartWith("Only a strap");
+        // A strap that was put right in stock since, with fewer holes: there is none between two any more.
+        With(BandMaterial.Leather, 6, after: 7).Band!.Strap!.Holes.ShouldBe(4);
         ExtraHole.Forbids(With(BandMaterial.Leather, 6, after: 1)).ShouldBe("It has an extra hole already.");
     }
 

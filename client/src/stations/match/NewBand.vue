@@ -247,7 +247,7 @@ function done() {
         />
         <v-text-field
           v-model="onePiece.whole"
-          label="Buckle, ring or catch to the tip, if measured"
+          label="Whole, to the tip, if measured"
           name="whole"
           :error-messages="said('$.onePiece.whole')"
         />

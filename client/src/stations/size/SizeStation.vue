@@ -81,6 +81,8 @@ function takeOther(plan: Alternative) {
   lay({ twelve: plan.twelve, six: plan.six, position: plan.position })
 }
 
+/** Whether what is planned can be worn. */
+const isMade = computed(() => Number(loop.value?.figures?.misfitMm ?? 0) === 0)
 const { returnTo, punch } = useSize(id)
 const notReturned = ref<unknown>(null)
 async function goBackTo({ variant }: Tried) {
@@ -130,8 +132,20 @@ function take() {
     <p class="verdict" data-testid="verdict">{{ loop.says }}</p>
     <p data-testid="planner">{{ loop.plannersSay }}</p>
     <div v-if="open" class="row">
-      <v-btn color="primary" :disabled="!job.may.agree.ok" :loading="agree.isPending.value" @click="take">
-        {{ job.planAgreed ? 'Agree it anew' : 'Take it to the bench' }}
+      <v-btn
+        color="primary"
+        :variant="isMade ? 'flat' : 'outlined'"
+        :disabled="!job.may.agree.ok"
+        :loading="agree.isPending.value"
+        @click="take"
+      >
+        {{
+          !isMade
+            ? 'To the bench all the same: it cannot be worn yet'
+            : job.planAgreed
+              ? 'Agree it anew'
+              : 'Take it to the bench'
+        }}
       </v-btn>
       <v-btn variant="outlined" :disabled="loop.isPlanned" @click="back">Planner’s answer (P)</v-btn>
     </div>

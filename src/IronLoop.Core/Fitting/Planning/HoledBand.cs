@@ -24,9 +24,15 @@ public abstract record HoledBand(int Holes, Length Step)
 
     /// <summary>What is left both ways from a place, for those who count places; what locks anywhere is said in millimetres.</summary>
     /// <param name="hole">The place, 0 the tightest.</param>
-    public string Leaves(int hole) => LocksAnywhere
-        ? $"{Looser(hole).ToTenths()} tighter and {(Looser(Holes - 1) - Looser(hole)).ToTenths()} looser"
-        : $"{Places(hole)} tighter and {Places(Holes - 1 - hole)} looser";
+    public string Leaves(int hole) => $"{Tighter(hole)} tighter and {LeftLooser(hole)} looser";
+
+    /// <summary>What is left to tighten from a place, in places, or in millimetres where it locks anywhere.</summary>
+    /// <param name="hole">The place, 0 the tightest.</param>
+    public string Tighter(int hole) => LocksAnywhere ? Looser(hole).ToTenths() : Places(hole);
+
+    /// <summary>What is left to loosen from a place, in places, or in millimetres where it locks anywhere.</summary>
+    /// <param name="hole">The place, 0 the tightest.</param>
+    public string LeftLooser(int hole) => LocksAnywhere ? (Looser(Holes - 1) - Looser(hole)).ToTenths() : Places(Holes - 1 - hole);
 
     private string Places(int count) => count switch { 0 => $"no {Place}", 1 => $"one {Place}", _ => $"{count} {(Place == "notch" ? "notches" : $"{Place}s")}" };
 
@@ -71,12 +77,35 @@ public abstract record HoledBand(int Holes, Length Step)
     /// <summary>The loop closed in a place.</summary>
     public Length LengthIn(int hole) => Tightest + Looser(hole);
 
+    /// <summary>
+    /// What a place may miss a length by and still be worn: half the wear window; between the first place and the last no less than half a step,
+    /// since no wrist is further than that from one.
+    /// </summary>
+    public Length WindowFor(FitTarget target) =>
+        target.Length >= LengthIn(0) && target.Length <= LengthIn(Holes - 1) ? Length.Max(target.Window, Step.Half()) : target.Window;
+
+    /// <summary>The two places that a length lies between, when neither is inside half the wear window; null where one is, or it is beyond them all.</summary>
+    public (int Below, int Above)? Between(FitTarget target)
+    {
+        if (Holes < 2 || target.Length < LengthIn(0) || target.Length > LengthIn(Holes - 1) || (Nearest(target).Length - target.Length).Abs() <= target.Window)
+            return null;
+        var above = Enumerable.Range(1, Holes - 1).First(h => LengthIn(h) >= target.Length);
+        return (above - 1, above);
+    }
+
+    /// <summary>That in words: "between two holes: the third 3.0 mm tight, the fourth 3.5 mm loose".</summary>
+    public string? SaysBetween(FitTarget target) => Between(target) is var (below, above)
+        ? $"between two {(Place == "notch" ? "notches" : $"{Place}s")}: {Named(below)} {(target.Length - LengthIn(below)).ToTenths()} tight, {Named(above)} {(LengthIn(above) - target.Length).ToTenths()} loose"
+        : null;
+
+    private protected virtual string Named(int hole) => $"the {Ordinal(hole)}";
+
     /// <summary>The loop closed in a place, against a target.</summary>
     public StrapFit In(int hole, FitTarget target) => new(
         hole,
         LengthIn(hole),
         TwiceOffCentre(hole),
-        Length.Max((LengthIn(hole) - target.Length).Abs() - target.Window, Length.Zero),
+        Length.Max((LengthIn(hole) - target.Length).Abs() - WindowFor(target), Length.Zero),
         hole,
         Holes - 1 - hole,
         Looser(hole),

@@ -20,6 +20,8 @@ public sealed record MeshBand(Length Shortest, Length Longest, int Notches)
     public override string Said(int hole) =>
         LocksAnywhere ? base.Said(hole) : $"notch {hole + 1} from the tight end";
 
+    private protected override string Named(int hole) => LocksAnywhere ? base.Named(hole) : $"notch {hole + 1}";
+
     /// <inheritdoc />
     public override string Closed(int hole) => $"at {Said(hole)}";
 

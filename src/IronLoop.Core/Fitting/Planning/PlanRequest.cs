@@ -6,7 +6,11 @@ namespace IronLoop.Core.Fitting;
 /// <param name="Length">Needed length and ease together.</param>
 /// <param name="Window">Half the wear window: a miss beyond it cannot be worn.</param>
 /// <param name="Tolerance">A miss up to this is as good as none.</param>
-public readonly record struct FitTarget(Length Length, Length Window, Length Tolerance);
+public readonly record struct FitTarget(Length Length, Length Window, Length Tolerance)
+{
+    /// <summary>How well the length is known, one standard deviation; nought where that is not known.</summary>
+    public Length Sigma { get; init; }
+}
 
 /// <summary>Where the clasp's centre should sit.</summary>
 /// <param name="Desired">Off-centre wished for, positive toward the 6 side; 0 for most wearers.</param>

@@ -49,6 +49,8 @@ public sealed record TwoPieceStrap(Length BucklePiece, Length Tail, Length First
     public override string Said(int hole) => ExtraAfter is not { } after || hole <= after ? base.Said(hole)
         : hole == after + 1 ? $"the extra hole between the {Ordinal(after)} and the {Ordinal(after + 1)} from the tight end" : base.Said(hole - 1);
 
+    private protected override string Named(int hole) => ExtraAfter is not { } after || hole <= after ? base.Named(hole) : hole == after + 1 ? "the extra one" : base.Named(hole - 1);
+
     /// <inheritdoc />
     public override StrapFit Nearest(FitTarget target) =>
         ExtraAfter is null ? base.Nearest(target) : In(Enumerable.Range(0, Holes).MinBy(h => (LengthIn(h) - target.Length).Abs()), target);

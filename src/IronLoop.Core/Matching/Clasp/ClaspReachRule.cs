@@ -41,6 +41,8 @@ public static class ClaspReachRule
             return new RuleVerdict(Name, Verdict.Unknown, "Measure the wrist and the lug-to-lug first.");
         var gaps = Gaps(with, present);
         var figure = with.Length.ToTenths();
+        if (with.Misfit > Length.Zero && with.Misfit <= target.Sigma)
+            return new RuleVerdict(Name, Verdict.Compromise, $"The nearest it makes, {with.Length.ToTenths()}, is by this reading {with.Misfit.ToTenths()} too {(with.Length > target.Length ? "loose" : "tight")}: try it on.{gaps}") { Figure = figure };
         if (with.Misfit > Length.Zero)
         {
             return new RuleVerdict(Name, Verdict.No, with.IsBetweenSizes(target)

@@ -15,14 +15,25 @@ public static class WearerRule
     /// <summary>Judges a reach against a target.</summary>
     /// <param name="reach">All lengths the band can make.</param>
     /// <param name="target">The length wanted, or null when wrist or head was not measured.</param>
-    /// <param name="window">Half the wear window.</param>
-    /// <param name="places">What the band adjusts by, for the sentence: "position" or "hole".</param>
-    public static RuleVerdict Judge(Reach reach, Length? target, Length window, string places)
+    /// <param name="holed">What the band closes in, where it is no link bracelet.</param>
+    public static RuleVerdict Judge(Reach reach, FitTarget? target, HoledBand? holed = null)
     {
-        var judged = Find(reach, target, window, places);
-        return target is { } wanted && reach.Lengths.Count > 0
-            ? judged with { Figure = $"{reach.Lengths.MinBy(l => (l.Length - wanted).Abs()).Length.ToTenths()}" }
+        var judged = target is not { } wanted ? new RuleVerdict(Name, Verdict.Unknown, "Measure the wrist and the lug-to-lug first.")
+            : holed is null ? Find(reach, wanted) : Find(holed, wanted);
+        return target is { } length && reach.Lengths.Count > 0
+            ? judged with { Figure = $"{reach.Lengths.MinBy(l => (l.Length - length.Length).Abs()).Length.ToTenths()}" }
             : judged;
+    }
+
+    /// <summary>What a band that closes in places is on this wearer.</summary>
+    /// <param name="holed">The band.</param>
+    /// <param name="target">The length wanted.</param>
+    public static Verdict VerdictOf(HoledBand holed, FitTarget target)
+    {
+        var nearest = holed.Nearest(target);
+        if (nearest.Misfit > target.Sigma)
+            return Verdict.No;
+        return holed.Reserve(target.Length, target.Window) > Length.Zero ? Verdict.Fits : Verdict.Compromise;
     }
 
     /// <summary>What a band is on this wearer.</summary>
@@ -30,23 +41,46 @@ public static class WearerRule
     /// <param name="withRoom">Whether it makes one with a position or hole left each way.</param>
     public static Verdict VerdictOf(bool isMade, bool withRoom) => withRoom ? Verdict.Fits : isMade ? Verdict.Compromise : Verdict.No;
 
-    private static RuleVerdict Find(Reach reach, Length? target, Length window, string places)
+    private static RuleVerdict Find(HoledBand holed, FitTarget target)
     {
-        if (target is not { } wanted)
-            return new RuleVerdict(Name, Verdict.Unknown, "Measure the wrist and the lug-to-lug first.");
+        var (wanted, place) = (target.Length, holed.Place);
+        var (verdict, nearest) = (VerdictOf(holed, target), holed.Nearest(target));
+        if (verdict == Verdict.Fits)
+            return new RuleVerdict(Name, verdict, $"Makes the {wanted.ToTenths()} wanted with a {place} left each way.");
+        if (nearest.Misfit > Length.Zero)
+            return Misses(verdict, nearest.Length, nearest.Misfit, wanted, nearest.Length > wanted ? $"Shortest it makes is {holed.LengthIn(0).ToTenths()}" : $"Longest it makes is {holed.LengthIn(holed.Holes - 1).ToTenths()}");
+        if (holed.SaysBetween(target) is { } between)
+            return new RuleVerdict(Name, verdict, $"The {wanted.ToTenths()} wanted lies {between}.");
+        return new RuleVerdict(Name, verdict, !nearest.KeepersHold && nearest.HolesTighter > 0 && nearest.HolesLooser > 0
+            ? $"Makes the {wanted.ToTenths()} wanted, but its tail passes the buckle by only {nearest.PastBuckle.ToTenths()}, too little for both keepers."
+            : $"Makes the {wanted.ToTenths()} wanted, but with no {place} left one way.");
+    }
+
+    private static RuleVerdict Find(Reach reach, FitTarget target)
+    {
+        var (wanted, window) = (target.Length, target.Window);
         if (reach.Shortest is not { } shortest || reach.Longest is not { } longest)
             return new RuleVerdict(Name, Verdict.No, "Its clasp cannot be brought to the middle, whatever is taken out.");
         var verdict = VerdictOf(reach.Holds(wanted, window), reach.HoldsWithRoom(wanted, window));
         if (verdict != Verdict.No)
-            return new RuleVerdict(Name, verdict, $"Makes the {wanted.ToTenths()} wanted{(verdict == Verdict.Fits ? $" with a {places} left each way" : $", but with no {places} left one way")}.");
-        var miss = reach.Lengths.Min(l => (l.Length - wanted).Abs()) - window;
-        var missing = miss < Length.FromMillimetres(0.05m) ? "less than 0.1 mm" : miss.ToTenths();
-        if (wanted < shortest)
-            return new RuleVerdict(Name, Verdict.No, $"Shortest it makes is {shortest.ToTenths()}: {missing} too loose.");
-        if (wanted > longest)
-            return new RuleVerdict(Name, Verdict.No, $"Longest it makes is {longest.ToTenths()}: {missing} too tight.");
-        var (below, above) = reach.GapAt(wanted, window)!.Value;
-        return new RuleVerdict(Name, Verdict.No,
-            $"Makes {below!.Value.ToTenths()} or {above!.Value.ToTenths()} and nothing between: misses by {missing}.");
+            return new RuleVerdict(Name, verdict, $"Makes the {wanted.ToTenths()} wanted{(verdict == Verdict.Fits ? " with a position left each way" : ", but with no position left one way")}.");
+        var nearest = reach.Lengths.MinBy(l => (l.Length - wanted).Abs()).Length;
+        var miss = (nearest - wanted).Abs() - window;
+        var within = miss <= target.Sigma ? Verdict.Compromise : Verdict.No;
+        if (within == Verdict.No && wanted > shortest && wanted < longest)
+        {
+            var (below, above) = reach.GapAt(wanted, window)!.Value;
+            return new RuleVerdict(Name, within, $"Makes {below!.Value.ToTenths()} or {above!.Value.ToTenths()} and nothing between: misses by {Tenths(miss)}.");
+        }
+        return Misses(within, nearest, miss, wanted, wanted < shortest ? $"Shortest it makes is {shortest.ToTenths()}" : wanted > longest ? $"Longest it makes is {longest.ToTenths()}" : $"The nearest it makes is {nearest.ToTenths()}");
     }
+
+    /// <summary>A miss smaller than the length is known to be is no refusal: it is tried on.</summary>
+    private static RuleVerdict Misses(Verdict verdict, Length nearest, Length miss, Length wanted, string makes)
+    {
+        var how = nearest > wanted ? "loose" : "tight";
+        return new RuleVerdict(Name, verdict, verdict == Verdict.No ? $"{makes}: {Tenths(miss)} too {how}." : $"{makes}; by this reading {Tenths(miss)} too {how}: try it on.");
+    }
+
+    private static string Tenths(Length miss) => miss < Length.FromMillimetres(0.05m) ? "less than 0.1 mm" : miss.ToTenths();
 }
