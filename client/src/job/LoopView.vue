@@ -7,15 +7,17 @@ import { useJobHere } from './here'
 /** Without rulers, another thing is measured by now. */
 withDefaults(defineProps<{ rulers?: boolean; small?: boolean }>(), { rulers: true })
 const { job, loop, marked } = useJobHere()
-/** Work of which nobody judges a length has no loop to wait for. */
-const isSized = computed(() => job.value.stations.some((s) => s.station === 'size' && s.used))
+/** Work that looks for no band and judges no length has no loop to wait for. */
+const isWaited = computed(() =>
+  job.value.stations.some((s) => (s.station === 'match' || s.station === 'size') && s.used),
+)
 </script>
 
 <template>
   <div v-if="loop?.drawing" class="drawing">
     <LoopDrawing :drawing="loop.drawing" :small="small" :marked="marked" />
   </div>
-  <p v-else-if="isSized" class="quiet empty">
+  <p v-else-if="isWaited" class="quiet empty">
     The loop is drawn here once lug-to-lug, wrist and wear preference are gauged.
   </p>
   <FourRulers v-if="rulers && loop?.rulers" :rulers="loop.rulers" />
