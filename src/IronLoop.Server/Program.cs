@@ -40,6 +40,7 @@ Services.Add(builder, switches);
 var app = builder.Build();
 Calls.Prepare(app);
 Calls.Map(app);
+Opening.Foresee(app);
 if (StartedBy.IsReal && await Opening.Open(app, switches) is { } ended)
     return ended;
 Opening.Started(app, switches);

@@ -63,6 +63,18 @@ internal static class Opening
         return 0;
     }
 
+    /// <summary>
+    /// How each call is read and answered takes the runtime a second to work out, all calls before the first is answered: it is begun beside
+    /// the opening of the file, not after it. What was worked out once is known when the routes are asked for.
+    /// </summary>
+    public static void Foresee(IEndpointRouteBuilder routes)
+    {
+        if (!StartedBy.IsReal)
+            return;
+        var sources = routes.DataSources.ToList();
+        _ = Task.Run(() => Parallel.ForEach(sources, static source => _ = source.Endpoints.Count));
+    }
+
     /// <summary>What is done once it answers.</summary>
     public static void Started(WebApplication app, Switches switches)
     {
