@@ -221,7 +221,7 @@ public sealed class JobSnapshot
     }
 
     /// <summary>The work that the band asks for before it goes on; one that is on the watch already asks for none.</summary>
-    public IReadOnlyList<PieceOfWork> BandWork() => [.. _goingOn.Value.SelectMany(r => r.Work), .. Job.ExtraHole is { } after && Work is null ? (PieceOfWork[])[Jobs.ExtraHole.Work(after)] : []];
+    public IReadOnlyList<PieceOfWork> BandWork() => [.. _goingOn.Value.SelectMany(r => r.Work), .. Job.ExtraHole is { } after && Work is null && Band?.Strap?.ExtraAfter == after ? (PieceOfWork[])[Jobs.ExtraHole.Work(after)] : []];
 
     /// <summary>The rule that keeps the band off this watch, as it is gauged now; null where none does, or it is on already.</summary>
     public RuleVerdict? KeptOff => _goingOn.Value.FirstOrDefault(r => r.Verdict == Verdict.No);
@@ -258,7 +258,7 @@ public sealed class JobSnapshot
             return came with
             {
                 // The places behind a hole that is to be punched count one more.
-                Position = came.Position is { } at && Job.ExtraHole is { } after && at > after && came.IsWanted && Work is null ? at + 1 : came.Position,
+                Position = came.Position is { } at && Job.ExtraHole is { } after && at > after && came.IsWanted && Work is null && Band?.Strap?.ExtraAfter == after ? at + 1 : came.Position,
                 IsWanted = came.IsWanted && Work is not HandWork.OwnBandOn,
                 MissingBars = Account.MissingBars,
             };
