@@ -115,6 +115,7 @@ public sealed class MoreBandsTests : IDisposable
         await Work(at);
         var over = await _shop.Get($"{at}/hand-over");
         Text(over["returns"], "goesBack").ShouldBe("posted");
+        over["asListed"]!.GetValue<bool>().ShouldBeFalse("what goes by post is packed line by line");
         over["packed"]!.AsArray().ShouldContain(l => Text(l, "says").Contains("box (lid torn)", StringComparison.Ordinal));
         await HandOver(at, over);
         (await _shop.Get($"/api/log?words=tag {at[10..]}")).ToJsonString().ShouldContain("The crown is loose");

@@ -60,7 +60,8 @@ internal sealed record HandOverSheet(
             WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures, [.. bag.Select(BagLineWire.Of)],
             file.Progress.Done(Station.Bench) && !closed, closed, Closing.AdviceFor(file, bag), [.. Closing.Packed(work, file, bag).Select(l => new PackedWire(l.Key, l.Says))],
             how.GoesBack, how.ObserveOn, how.ObserveFor, file.Job.PriceCents, how.Note, how.By, how.BackFrom, [.. notes.Where(n => n.Kind != NoteKind.Note).Select(n => n.Told)],
-            file.May(JobAct.HandOver).Ok && file.Bench.Done.All(d => d.Row != StepRow.Check || d.Skipped is null) && !notes.Any(n => n.IsOpen),
+            // What goes by post is packed first, line by line.
+            file.May(JobAct.HandOver).Ok && (file.Job.Returns is null or ReturnTerms.Collected) && file.Bench.Done.All(d => d.Row != StepRow.Check || d.Skipped is null) && !notes.Any(n => n.IsOpen),
             UnderObservationWire.Of(Storage.Observed.Of(work, file.Job.Id)), new TermsOfReturn(file.Job.Returns, file.Job.IsPostagePaid, file.Job.Returns is { } terms ? HowItGoesBacks.By(terms) : null));
     }
 }

@@ -73,7 +73,7 @@ function close(asListed = false) {
     by: form.by,
     note: form.note,
     price: form.price,
-    goesBack: goesBack.value,
+    goesBack: asListed ? 'collected' : goesBack.value,
     packed: (sheet.value?.packed ?? []).map((line) => line.key).filter((key) => packed[key]),
     observeOn: form.observeOn || null,
     observeFor: form.observeFor,
