@@ -7,12 +7,10 @@ namespace IronLoop.Core.Jobs;
 /// <summary>A hole half way between two, where the length wanted lies between them (house rules): it cannot be undone.</summary>
 public static class ExtraHole
 {
-    private static readonly string[] Ordinals = ["first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "tenth", "eleventh", "twelfth"];
-
     /// <summary>The work of it.</summary>
     /// <param name="after">The hole before it, 0 the tightest.</param>
     public static PieceOfWork Work(int after) =>
-        new(WorkKind.ExtraHole, $"Punch one hole half way between the {Ordinal(after)} and the {Ordinal(after + 1)} from the tight end, round and as wide as they are", Reversible: false)
+        new(WorkKind.ExtraHole, $"Punch one hole half way between the {HoledBand.Ordinal(after)} and the {HoledBand.Ordinal(after + 1)} from the tight end, round and as wide as they are", Reversible: false)
         {
             Tools = "hole punch, rule",
             Minutes = 5,
@@ -39,6 +37,4 @@ public static class ExtraHole
         { Job.ExtraHole: not null } or { Band.Strap.ExtraAfter: not null } => "It has an extra hole already.",
         _ => null,
     };
-
-    private static string Ordinal(int hole) => hole < Ordinals.Length ? Ordinals[hole] : $"{hole + 1}th";
 }

@@ -39,7 +39,8 @@ public abstract record HoledBand(int Holes, Length Step)
     /// <summary>How many places there are between a shortest and a longest loop that locks anywhere.</summary>
     private protected static int AnywhereBetween(Length shortest, Length longest) => (int)((longest - shortest).Micrometres / Anywhere.Micrometres) + 1;
 
-    private protected static string Ordinal(int hole) => hole switch
+    /// <summary>A place in words, from the tight end: "the third" is 2.</summary>
+    internal static string Ordinal(int hole) => hole switch
     {
         0 => "first",
         1 => "second",
