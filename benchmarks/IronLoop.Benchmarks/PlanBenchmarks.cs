@@ -15,27 +15,52 @@ public class PlanBenchmarks
 
     /// <summary>The whole answer for a usual bracelet: 10 links a side that come out, one of them a half link, 8 positions.</summary>
     [Benchmark]
-    public PlanAnswer UsualWhole() => Planner.Answer(_usual);
+    public PlanAnswer UsualWhole() => Planner.Answer(Anew(_usual));
 
     /// <summary>The recommended plan alone for the usual bracelet.</summary>
     [Benchmark]
-    public Plan UsualRecommended() => Planner.Recommend(_usual);
+    public Plan UsualRecommended() => Planner.Recommend(Anew(_usual));
 
     /// <summary>The recommended plan for 15 links a side of two pitches, 10 spares, 60 positions.</summary>
     [Benchmark]
-    public Plan LongRecommended() => Planner.Recommend(_long);
+    public Plan LongRecommended() => Planner.Recommend(Anew(_long));
 
     /// <summary>The whole answer for it.</summary>
     [Benchmark]
-    public PlanAnswer LongWhole() => Planner.Answer(_long);
+    public PlanAnswer LongWhole() => Planner.Answer(Anew(_long));
 
     /// <summary>The recommended plan for 30 links a side of four pitches evenly mixed, 40 spares, 400 steps of a slide.</summary>
     [Benchmark]
-    public Plan ExtremeRecommended() => Planner.Recommend(_extreme);
+    public Plan ExtremeRecommended() => Planner.Recommend(Anew(_extreme));
 
     /// <summary>The same where many links have to leave.</summary>
     [Benchmark]
-    public Plan ExtremeFarRecommended() => Planner.Recommend(_extremeFar);
+    public Plan ExtremeFarRecommended() => Planner.Recommend(Anew(_extremeFar));
+
+    /// <summary>The whole answer for the usual bracelet, the length known to 1.5 mm.</summary>
+    [Benchmark]
+    public PlanAnswer UsualWholeKnown() => Planner.Answer(Known(_usual));
+
+    /// <summary>The recommended plan alone for it.</summary>
+    [Benchmark]
+    public Plan UsualRecommendedKnown() => Planner.Recommend(Known(_usual));
+
+    /// <summary>The whole answer for 15 links a side, the length known to 1.5 mm.</summary>
+    [Benchmark]
+    public PlanAnswer LongWholeKnown() => Planner.Answer(Known(_long));
+
+    /// <summary>The recommended plan alone for it.</summary>
+    [Benchmark]
+    public Plan LongRecommendedKnown() => Planner.Recommend(Known(_long));
+
+    /// <summary>The recommended plan for the extreme, where the chance cannot be weighed in.</summary>
+    [Benchmark]
+    public Plan ExtremeRecommendedKnown() => Planner.Recommend(Known(_extreme));
+
+    // What a question may cost is counted: each is asked with a purse of its own.
+    private static PlanRequest Anew(PlanRequest request) => request with { Effort = new Effort() };
+
+    private static PlanRequest Known(PlanRequest request) => Anew(request) with { Target = request.Target with { Sigma = Mm(1.5m) } };
 
     /// <summary>Needed length and its uncertainty.</summary>
     [Benchmark]

@@ -46,45 +46,80 @@ internal sealed record Customer(Bracelet Bracelet, BraceletClasp Clasp, IReadOnl
     /// <summary>The loop's length as it came, in millimetres.</summary>
     public double LengthNow => Length(Side.Twelve, Bracelet.Twelve.Select(l => l.Pitch), Clasp.Position) + Length(Side.Six, Bracelet.Six.Select(l => l.Pitch), Clasp.Position);
 
-    /// <summary>Whether links as they lie can be worn right: some micro position inside the wear window, and its centre within 4 mm.</summary>
+    /// <summary>Whether links as they lie can be worn right: some micro position inside the wear window, its centre within the house's tolerance.</summary>
     /// <param name="twelve">Pitches in the loop on the 12 side.</param>
     /// <param name="six">The same on the 6 side.</param>
     public (bool Fits, bool Centred, bool Both) Judge(IReadOnlyCollection<Length> twelve, IReadOnlyCollection<Length> six)
     {
         var (fits, centred, both) = (false, false, false);
-        for (var position = 0; position < Clasp.Positions; position++)
+        foreach (var (length, isCentred) in Positions(twelve, six))
         {
-            var (a12, a6) = (Length(Side.Twelve, twelve, position), Length(Side.Six, six, position));
-            var ease = a12 + a6 - TrueNeed;
+            var ease = length - TrueNeed;
             var isWorn = ease >= Wear.Least.ApproximateMillimetres && ease <= Wear.Most.ApproximateMillimetres;
-            var isCentred = Math.Abs(a12 - a6) / 2 <= 4;
             (fits, centred, both) = (fits || isWorn, centred || isCentred, both || isWorn && isCentred);
         }
         return (fits, centred, both);
     }
 
-    /// <summary>Whether any arrangement of these links could be worn right: all counts on both sides are tried.</summary>
-    public bool AnyCould()
+    /// <summary>The chance that links as they lie can be worn right, the need judged with a known error.</summary>
+    public double Chance(IReadOnlyCollection<Length> twelve, IReadOnlyCollection<Length> six, double judged, double error)
+    {
+        var (chance, covered) = (0.0, double.NegativeInfinity);
+        foreach (var (length, isCentred) in Positions(twelve, six))
+        {
+            var (from, to) = (Math.Max(covered, length - Wear.Most.ApproximateMillimetres), length - Wear.Least.ApproximateMillimetres);
+            if (!isCentred || to <= from)
+                continue;
+            chance += Below((to - judged) / error) - Below((from - judged) / error);
+            covered = to;
+        }
+        return chance;
+    }
+
+    /// <summary>All counts of links on both sides.</summary>
+    public IEnumerable<(IReadOnlyList<Length> Twelve, IReadOnlyList<Length> Six)> Arrangements()
     {
         var kinds = Bracelet.Twelve.Concat(Bracelet.Six).Where(l => l.Removable).Select(l => l.Pitch).Concat(Spares.SelectMany(s => Enumerable.Repeat(s.Pitch, s.Count)))
             .GroupBy(p => p).Select(g => (Pitch: g.Key, AtHand: g.Count())).ToList();
-        var (fixed12, fixed6) = (Fixed(Bracelet.Twelve), Fixed(Bracelet.Six));
-        return Try(0, fixed12, fixed6);
+        return Share(0, Fixed(Bracelet.Twelve), Fixed(Bracelet.Six));
 
-        bool Try(int kind, List<Length> twelve, List<Length> six)
+        IEnumerable<(IReadOnlyList<Length>, IReadOnlyList<Length>)> Share(int kind, List<Length> twelve, List<Length> six)
         {
             if (kind == kinds.Count)
-                return Judge(twelve, six).Both;
-            for (var n12 = 0; n12 <= kinds[kind].AtHand; n12++)
             {
-                for (var n6 = 0; n6 <= kinds[kind].AtHand - n12; n6++)
-                {
-                    if (Try(kind + 1, [.. twelve, .. Enumerable.Repeat(kinds[kind].Pitch, n12)], [.. six, .. Enumerable.Repeat(kinds[kind].Pitch, n6)]))
-                        return true;
-                }
+                yield return (twelve, six);
+                yield break;
             }
-            return false;
+            for (var n12 = 0; n12 <= kinds[kind].AtHand; n12++)
+                for (var n6 = 0; n6 <= kinds[kind].AtHand - n12; n6++)
+                    foreach (var shared in Share(kind + 1, [.. twelve, .. Enumerable.Repeat(kinds[kind].Pitch, n12)], [.. six, .. Enumerable.Repeat(kinds[kind].Pitch, n6)]))
+                        yield return shared;
         }
+    }
+
+    /// <summary>Whether any arrangement of these links could be worn right.</summary>
+    public bool AnyCould() => Arrangements().Any(a => Judge(a.Twelve, a.Six).Both);
+
+    /// <summary>The loop's length in each position, tightest first, and whether its centre is where it should be.</summary>
+    private IEnumerable<(double Length, bool IsCentred)> Positions(IReadOnlyCollection<Length> twelve, IReadOnlyCollection<Length> six)
+    {
+        for (var position = 0; position < Clasp.Positions; position++)
+        {
+            var (a12, a6) = (Length(Side.Twelve, twelve, position), Length(Side.Six, six, position));
+            yield return (a12 + a6, Math.Abs(a12 - a6) / 2 <= PlanRequest.HouseCentring.Tolerance.ApproximateMillimetres + 1e-9);
+        }
+    }
+
+    // By the trapezium rule, which shares nothing with the planner.
+    private static double Below(double x)
+    {
+        if (x is < -8 or > 8)
+            return x < 0 ? 0 : 1;
+        const int parts = 400;
+        var (sum, step) = (0.0, x / parts);
+        for (var i = 0; i <= parts; i++)
+            sum += Math.Exp(-i * step * (i * step) / 2) * (i is 0 or parts ? 0.5 : 1);
+        return 0.5 + sum * step / Math.Sqrt(2 * Math.PI);
     }
 
     /// <summary>A standard normal number.</summary>

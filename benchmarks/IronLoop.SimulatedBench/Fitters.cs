@@ -25,12 +25,32 @@ internal static class Fitters
     }
 
     /// <summary>The planner, with the house's tolerances.</summary>
-    public static (IReadOnlyList<Length> Twelve, IReadOnlyList<Length> Six) Planned(Customer customer, double judged)
+    /// <param name="customer">The customer.</param>
+    /// <param name="judged">What was judged to be needed, in millimetres.</param>
+    /// <param name="sigma">The judging error the planner is told, in millimetres; nought where it is not.</param>
+    public static (IReadOnlyList<Length> Twelve, IReadOnlyList<Length> Six) Planned(Customer customer, double judged, double sigma)
     {
-        var target = new FitTarget(Length.Nearest(judged) + customer.Wear.Aim, customer.Wear.Window, PlanRequest.HouseTolerance);
+        var target = new FitTarget(Length.Nearest(judged) + customer.Wear.Aim, customer.Wear.Window, PlanRequest.HouseTolerance) { Sigma = Length.Nearest(sigma) };
         var request = new PlanRequest(customer.Bracelet, customer.Spares, customer.Clasp, target, PlanRequest.HouseCentring, PlanRequest.HouseReserve);
         var arrangement = Arrangement.Of(customer.Bracelet, Planner.Recommend(request));
         return ([.. arrangement.Twelve.Where(l => l.InLoop).Select(l => l.Pitch)], [.. arrangement.Six.Where(l => l.InLoop).Select(l => l.Pitch)]);
+    }
+
+    /// <summary>The best single decision there is: every arrangement weighed by its probability, the judging error known.</summary>
+    /// <param name="customer">The customer.</param>
+    /// <param name="judged">What was judged to be needed, in millimetres.</param>
+    /// <param name="error">The judging error, one standard deviation in millimetres.</param>
+    public static (IReadOnlyList<Length> Twelve, IReadOnlyList<Length> Six) Best(Customer customer, double judged, double error)
+    {
+        var (best, most) = ((IReadOnlyList<Length>)[], -1.0);
+        IReadOnlyList<Length> other = [];
+        foreach (var (twelve, six) in customer.Arrangements())
+        {
+            var chance = customer.Chance(twelve, six, judged, error);
+            if (chance > most)
+                (most, best, other) = (chance, twelve, six);
+        }
+        return (best, other);
     }
 
     /// <summary>Takes links out beside the clasp.</summary>

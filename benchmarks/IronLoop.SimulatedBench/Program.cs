@@ -1,20 +1,27 @@
 using System.Globalization;
 using IronLoop.SimulatedBench;
 
-// Usage: IronLoop.SimulatedBench [customers [seed]]
-// The same customers and the same judgement for both ways; shares are of those whom any arrangement could serve.
+// Usage: IronLoop.SimulatedBench [customers [seed]], or: IronLoop.SimulatedBench readings [bracelets [seed]]
+// The same customers and the same judgement for all ways; shares are of those whom any arrangement could serve.
 CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
+if (args is ["readings", ..])
+{
+    Readings.Run(
+        args.Length > 1 ? int.Parse(args[1], NumberStyles.None, CultureInfo.InvariantCulture) : 10_000,
+        args.Length > 2 ? int.Parse(args[2], NumberStyles.None, CultureInfo.InvariantCulture) : 1);
+    return;
+}
 var count = args.Length > 0 ? int.Parse(args[0], NumberStyles.None, CultureInfo.InvariantCulture) : 20_000;
 var seed = args.Length > 1 ? int.Parse(args[1], NumberStyles.None, CultureInfo.InvariantCulture) : 1;
 
-Console.WriteLine($"{count} customers, seed {seed}. Right at the first opening: some micro position inside the wear window, centre within 4 mm.");
+Console.WriteLine($"{count} customers, seed {seed}. Right at the first opening: some micro position inside the wear window, centre within the house’s 2 mm.");
 Console.WriteLine();
 Console.WriteLine("| judging error | way | fits | centred | both | any could |");
 Console.WriteLine("|---|---|---|---|---|---|");
 foreach (var error in (double[])[1, 1.5, 2.5])
 {
     var random = new Random(seed);
-    var (served, hand, planned) = (0, new Tally(), new Tally());
+    var (served, hand, planned, likely, best) = (0, new Tally(), new Tally(), new Tally(), new Tally());
     for (var i = 0; i < count; i++)
     {
         var customer = Customer.Draw(random);
@@ -23,10 +30,14 @@ foreach (var error in (double[])[1, 1.5, 2.5])
             continue;
         served++;
         hand.Add(customer, Fitters.ByHand(customer, judged));
-        planned.Add(customer, Fitters.Planned(customer, judged));
+        planned.Add(customer, Fitters.Planned(customer, judged, 0));
+        likely.Add(customer, Fitters.Planned(customer, judged, error));
+        best.Add(customer, Fitters.Best(customer, judged, error));
     }
     Print(error, "by hand", hand, served);
-    Print(error, "planner", planned, served);
+    Print(error, "planner, error not told", planned, served);
+    Print(error, "planner, error told", likely, served);
+    Print(error, "best single decision", best, served);
 }
 
 void Print(double error, string way, Tally tally, int served)

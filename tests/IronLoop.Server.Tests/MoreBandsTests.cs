@@ -208,6 +208,19 @@ public sealed class MoreBandsTests : IDisposable
         // Match says so of each way too, and not how long it would be.
         var shown = (await _shop.Get($"{at}/match/{through["band"]!["id"]}"))["ways"]!.AsArray();
         shown.ShouldAllBe(w => Text(w, "verdict") == "no" && !Text(w, "says").StartsWith("Makes", StringComparison.Ordinal));
+        // And where it was gauged only after the plan was agreed, the bench does not begin.
+        async Task Gap(string typed)
+        {
+            foreach (var reading in (await _shop.Get($"{at}/gauge"))["lines"]!.AsArray().Single(l => Text(l, "figure") == "barGap")!["readings"]!.AsArray())
+                await _shop.Send(HttpMethod.Delete, $"{at}/gauge/readings/{reading!["id"]}", null);
+            await _shop.Post($"{at}/gauge/readings", new { figure = "barGap", typed, byLine = false });
+        }
+        await Gap("2.6");
+        await _shop.Post($"{at}/size/agree", null);
+        var first = (await _shop.Get($"{at}/bench"))["steps"]!.AsArray()[0]!;
+        await Gap("1.0");
+        (await _shop.Put($"{at}/bench/steps/{Uri.EscapeDataString(Text(first, "key"))}", new { done = true, asPlanned = true }, HttpStatusCode.Conflict))["title"]!.GetValue<string>()
+            .ShouldContain("does not go on it worn this way");
     }
 
     [Fact]

@@ -145,6 +145,51 @@ public sealed class StatelessCallsTests : IDisposable
             paths.ShouldContainKey(path);
     }
 
+    [Fact]
+    public async Task With_the_spread_of_the_length_told_the_plans_carry_their_chance_and_without_it_they_do_not()
+    {
+        var asked = PlanRequest();
+        asked["target"]!["lengthMm"] = 86;
+        var without = await _shop.Post("/api/fit/plan", asked);
+        without["recommended"]!.AsObject().ContainsKey("chance").ShouldBeFalse();
+        var known = asked.DeepClone();
+        known["target"]!["sigmaMm"] = 1.5;
+        var with = await _shop.Post("/api/fit/plan", known);
+        var chance = with["recommended"]!["chance"]!.GetValue<double>();
+        chance.ShouldBeInRange(0.05, 1);
+        with["alternatives"]!.AsArray().ShouldAllBe(a => a!["chance"]!.GetValue<double>() <= chance + 0.05);
+        known["target"]!["sigmaMm"] = 0;
+        var refused = await _shop.Post("/api/fit/plan", known, HttpStatusCode.BadRequest);
+        refused.ToJsonString().ShouldContain("sigmaMm is 0 mm; allowed is 0.05 to 20 mm.");
+    }
+
+    [Fact]
+    public async Task Another_program_is_told_which_reading_is_worth_taking()
+    {
+        var asked = PlanRequest();
+        asked.Remove("target");
+        foreach (var side in (string[])["twelve", "six"])
+            asked["bracelet"]![side] = new JsonArray([.. Enumerable.Range(0, 9).Select(i => new JsonObject { ["pitchMm"] = 8.3, ["removable"] = i > 0 })]);
+        asked["need"] = JsonNode.Parse("""{"wristMm":172,"aspect":1.35,"head":{"barToBarMm":44,"barRiseMm":3},"pivotHeightMm":1.75,"assumed":["barRiseMm","barToBarMm"]}""");
+        asked["wear"] = "regular";
+        // One place to close it: what it comes to has to be known well.
+        asked["clasp"]!["positions"] = 1;
+        asked["clasp"]!["position"] = 0;
+        var told = await _shop.Post("/api/fit/next-reading", asked);
+        var now = told["chanceNow"]!.GetValue<double>();
+        now.ShouldBeInRange(0.2, 0.99);
+        var readings = told["readings"]!.AsArray();
+        readings[0]!["gain"]!.GetValue<double>().ShouldBeGreaterThan(0.005);
+        readings.Select(r => r!["figure"]!.GetValue<string>()).Order(StringComparer.Ordinal).ShouldBe(["aspect", "barRiseMm", "barToBarMm", "copy", "tryOn", "wristMm"]);
+        readings.ShouldAllBe(r => Math.Abs(r!["chanceAfter"]!.GetValue<double>() - now - r["gain"]!.GetValue<double>()) < 2e-4);
+        readings.Zip(readings.Skip(1)).ShouldAllBe(p => p.First!["gain"]!.GetValue<double>() >= p.Second!["gain"]!.GetValue<double>());
+        asked["need"]!["wristMm"] = 20;
+        (await _shop.Post("/api/fit/next-reading", asked, HttpStatusCode.BadRequest)).ToJsonString().ShouldContain("need.wristMm");
+        asked["need"]!["wristMm"] = 172;
+        asked["target"] = new JsonObject();
+        (await _shop.Post("/api/fit/next-reading", asked, HttpStatusCode.BadRequest)).ToJsonString().ShouldContain("target");
+    }
+
     private static JsonObject PlanRequest() => JsonNode.Parse(
         """
         { "bracelet":{"twelve":[{"pitchMm":8.3,"removable":false},{"pitchMm":8.3,"removable":true},{"pitchMm":8.3,"removable":true}],
@@ -232,6 +277,6 @@ public sealed class StatelessCallsTests : IDisposable
             if (methods.Any(m => m is not ("GET" or "HEAD")))
                 call.Metadata.GetMetadata<Microsoft.AspNetCore.RateLimiting.EnableRateLimitingAttribute>()?.PolicyName.ShouldBe(Contract.Arithmetic.Policy, call.DisplayName);
         }
-        _shop.Calls.Count(c => c.Metadata.GetMetadata<Microsoft.AspNetCore.RateLimiting.EnableRateLimitingAttribute>() is not null).ShouldBe(5, "need, ease from a gap, plan, judge, judge a clasp");
+        _shop.Calls.Count(c => c.Metadata.GetMetadata<Microsoft.AspNetCore.RateLimiting.EnableRateLimitingAttribute>() is not null).ShouldBe(6, "need, ease from a gap, plan, next reading, judge, judge a clasp");
     }
 }

@@ -346,6 +346,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/fit/next-reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which reading lifts the chance to be right the first time most. */
+        post: operations["nextReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/match/judge": {
         parameters: {
             query?: never;
@@ -3528,6 +3545,7 @@ export interface components {
             sigmaMm: number;
             /** Format: int32 */
             chancePercent: number;
+            chance: string;
             /** Format: int32 */
             linksMoved: number;
             /** @description Millimetres, at most three decimals. */
@@ -3544,6 +3562,7 @@ export interface components {
             layOut: null | components["schemas"]["LayOutWire"];
             rulers: null | components["schemas"]["RulersWire"];
             figures: null | components["schemas"]["LoopFiguresWire"];
+            readNext?: null | string;
             alternatives?: components["schemas"]["AlternativeWire"][];
             reach?: null | components["schemas"]["ReachHere"];
             days?: null | components["schemas"]["DaysWire"];
@@ -3720,6 +3739,20 @@ export interface components {
             spares: number;
             /** @default false */
             wanted: boolean;
+        };
+        NextReadingAnswer: {
+            /** Format: double */
+            chanceNow: number;
+            readings: components["schemas"]["WorthReadingWire"][];
+        };
+        NextReadingRequestWire: {
+            bracelet: components["schemas"]["BraceletWire"];
+            clasp: components["schemas"]["ClaspWire"];
+            need: components["schemas"]["NeedRequest"];
+            wear: components["schemas"]["WearPreference"];
+            spares?: null | components["schemas"]["SpareWire"][];
+            centring?: null | components["schemas"]["CentringWire"];
+            reserve?: null | components["schemas"]["ReserveWire"];
         };
         /** @enum {unknown} */
         NoteKind: "note" | "alsoDone" | "alsoFound" | "formerMark" | "houseMark";
@@ -4125,6 +4158,8 @@ export interface components {
             tighterMm: number;
             /** @description Millimetres, at most three decimals. */
             looserMm: number;
+            /** Format: double */
+            chance?: null | number;
         };
         PresentClaspWire: {
             name: string;
@@ -4211,6 +4246,8 @@ export interface components {
             largestGapMm: null | number;
             gapAtTarget: null | components["schemas"]["GapWire"];
         };
+        /** @enum {unknown} */
+        ReadableWire: "wristMm" | "aspect" | "barRiseMm" | "barToBarMm" | "tryOn" | "copy";
         ReadingWire: {
             /** Format: int64 */
             id: number;
@@ -4614,6 +4651,8 @@ export interface components {
             windowMm: number;
             /** @description Millimetres, at most three decimals. */
             toleranceMm: number;
+            /** @description Millimetres, at most three decimals. */
+            sigmaMm?: null | number;
         };
         /** @enum {unknown} */
         Temper: "tight" | "right" | "loose";
@@ -4932,6 +4971,8 @@ export interface components {
         WearItWire: {
             way: components["schemas"]["PullThroughWay"];
         };
+        /** @enum {unknown} */
+        WearPreference: "snug" | "regular" | "easy";
         WearerReach: {
             /** @description Millimetres, at most three decimals. */
             shortestMm: number;
@@ -5000,6 +5041,13 @@ export interface components {
             canBeWorn: boolean;
             chosen: boolean;
             whyNot: null | string;
+        };
+        WorthReadingWire: {
+            figure: components["schemas"]["ReadableWire"];
+            /** Format: double */
+            chanceAfter: number;
+            /** Format: double */
+            gain: number;
         };
         WristVisitWire: {
             /** Format: int64 */
@@ -5761,6 +5809,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanAnswerWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    nextReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NextReadingRequestWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NextReadingAnswer"];
                 };
             };
             /** @description Bad Request */

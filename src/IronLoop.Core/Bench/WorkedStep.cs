@@ -16,6 +16,15 @@ public sealed record WorkedStep(int Seq, string Key, StepRow Row, int Round, str
     /// <summary>Why what is stored of it cannot be read; null where it can.</summary>
     public string? Damage { get; init; }
 
+    /// <summary>Whether this is the same step, done in the same way.</summary>
+    internal bool IsAlike(WorkedStep other) =>
+        (Seq, Key, Row, Round, Skipped, Damage) == (other.Seq, other.Key, other.Row, other.Round, other.Skipped, other.Damage)
+        && (ReferenceEquals(Acts, other.Acts) || Acts is not null && other.Acts is not null && AreAlike(Acts, other.Acts));
+
+    /// <summary>Whether two hands did the same.</summary>
+    internal static bool AreAlike(IReadOnlyList<Act> some, IReadOnlyList<Act> others) =>
+        some.Count == others.Count && some.Zip(others).All(a => ToldAct.Tell(a.First).IsLike(ToldAct.Tell(a.Second)));
+
     /// <summary>As the list of steps is worked out from it.</summary>
     public DoneStep Step => new(Key, Row, Round, Acts ?? []);
 }

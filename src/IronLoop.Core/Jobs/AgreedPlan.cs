@@ -30,7 +30,7 @@ public sealed record AgreedPlan(JobSnapshot Job, IReadOnlyList<(StockPart Part, 
         };
         var agreed = job.Planned(plan, account, taken);
         // The links that leave are those a hand takes out: what is drawn and what is worked are the same.
-        if (agreed.Bench is { Facts: { } facts, Plan: { } bench } && Lying.Of(facts, bench.To) is { } told)
+        if (agreed.Bench is { Facts: { } facts, Plan: { } bench } && Lying.Of(facts, bench.To) is { } told && !told.IsLike(plan.Arrangement))
             agreed = agreed.Planned(plan = plan with { Arrangement = told }, account, taken);
         return new AgreedPlan(agreed, links, plan);
     }

@@ -128,10 +128,11 @@ public static class JobActs
             Begun(job).Why, Asking.Missing(job) is { Count: > 0 } missing ? $"The plan waits for: {string.Join(", ", missing)}." : null,
             job.Band is null && job.Work is null ? "Choose a band first." : null,
             job.Uses.Contains(Station.Size) && job.Target is null ? job.Progress.Says(Station.Size) : null,
-            job.KeptOff is { } no ? $"As this watch is gauged now, the band does not go on it{(job.Band?.OnePiece is null ? "" : " worn this way")}. {no.Says}" : null),
+            DoesNotGoOn(job)),
         JobAct.OpenToGauge => Permission.Unless(Begun(job).Why, job.Bench is { IsOpened: false, Plan.IsToGauge: false } ? "The plan is agreed; its steps open what they need." : null),
         JobAct.SetUpBench => Permission.Unless(Referred(job), Closed(job)),
-        JobAct.Work => Permission.Unless(Closed(job), Referred(job), job.Bench.Trouble),
+        // What was gauged after the plan was agreed may keep the band off; once work on it has begun, the bench sees that for itself.
+        JobAct.Work => Permission.Unless(Closed(job), Referred(job), job.Bench.Trouble, job.Bench.IsBegun || job.Bench.Plan is null ? null : DoesNotGoOn(job)),
         JobAct.UseTray => Permission.Unless(Closed(job), job.Bench is { Plan: not null, Now: not null } ? null : "There is no tray before a plan is agreed."),
         JobAct.Sign => Permission.Unless(Closed(job), job.Lasting.Length == 0 || job.Job.BandId is null ? "Nothing on this job asks for a consent." : null),
         JobAct.WriteReferral => Permission.Unless(job.Job.ReferredAt is null ? "This job is not referred to anybody." : null),
@@ -197,6 +198,9 @@ public static class JobActs
     private static Permission Begun(JobSnapshot job) => Permission.Unless(
         Closed(job), Referred(job), job.Bench.IsBegun ? "Bench work has begun; take back the steps that are done first." : null);
 
+    private static string? DoesNotGoOn(JobSnapshot job) => job.KeptOff is { } no
+        ? $"As this watch is gauged now, the band does not go on it{(job.Band?.OnePiece is null ? "" : " worn this way")}. {no.Says}" : null;
+
     private static string? NoBandYet(JobSnapshot job) => job.Chosen is null ? "Choose a band first; its clasp is looked at then." : null;
 
     private static string? Observed(JobSnapshot job) => job.Job.ObservedUntil is not { } until ? null
@@ -204,10 +208,5 @@ public static class JobActs
 
     private static string? Waits(JobSnapshot job) => job.Progress.Awaited is { Count: > 0 } awaited ? $"Still awaited: {string.Join(", ", awaited)}." : null;
 
-    private static string? NotReady(JobSnapshot job)
-    {
-        var progress = job.Progress;
-        var open = Enum.GetValues<Station>().Where(s => s != Station.HandOver && !progress.Done(s)).ToList();
-        return open.Count > 0 ? $"Not ready to hand over. {progress.Says(open[0])}" : null;
-    }
+    private static string? NotReady(JobSnapshot job) => job.Progress.KeepsOpen is { } open ? $"Not ready to hand over. {open}" : null;
 }

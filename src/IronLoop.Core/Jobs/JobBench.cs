@@ -32,6 +32,26 @@ public sealed record JobBench(BenchFacts? Facts, BenchPlan? Plan, IReadOnlyList<
     /// <summary>How far the work is.</summary>
     public SoFar SoFar => new(Now?.TryOns ?? 0, Done.Count == 0 ? 0 : Done.Max(d => d.Round));
 
+    /// <summary>
+    /// The bench where nothing more was done, or one step as it stood here: what is left is what was left, without it. Planning anew would come
+    /// to the same.
+    /// </summary>
+    /// <param name="done">All that is done.</param>
+    /// <returns>Null where something else was done, or more.</returns>
+    internal JobBench? After(IReadOnlyList<WorkedStep> done)
+    {
+        var before = History.Count + Done.Count;
+        if (done.Count < before || !History.Concat(Done).Zip(done).All(was => was.First.IsAlike(was.Second)))
+            return null;
+        if (done.Count == before)
+            return this;
+        if (done.Count > before + 1 || this is not { Plan.IsToGauge: false, Now: { } now, Trouble: null, IsOpened: false } || Left is not [var next, ..])
+            return null;
+        var last = done[^1];
+        return last is { Acts: not null, Skipped: null, Damage: null } && (last.Key, last.Row, last.Round) == (next.Key, next.Row, next.Round) && WorkedStep.AreAlike(last.Acts, next.Acts)
+            ? this with { Done = [.. Done, last], Left = [.. Left.Skip(1)], Now = now.Then(last.Acts) } : null;
+    }
+
     /// <summary>The bench of a job; what is stored never makes it fail, it is said to be damaged.</summary>
     public static JobBench Of(JobSnapshot job)
     {

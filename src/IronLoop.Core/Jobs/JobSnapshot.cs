@@ -19,6 +19,8 @@ public sealed class JobSnapshot
     private readonly Lazy<Arrangement?> _planned;
     private readonly Lazy<IReadOnlyList<RuleVerdict>> _goingOn;
     private readonly Lazy<IReadOnlyList<PieceOfWork>> _claspWork;
+    private readonly Figures _gauged;
+    private JobSnapshot? _before;
 
     /// <summary>Takes a job as it is known.</summary>
     /// <param name="job">What was taken in and decided.</param>
@@ -30,15 +32,19 @@ public sealed class JobSnapshot
     /// <param name="clasp">What was seen of its clasp and decided about it.</param>
     /// <param name="taken">What it takes of the parts in stock.</param>
     /// <param name="marks">Links never to take, and links freed at the clasp.</param>
+    /// <param name="before">The job as it was known before; null where it was not.</param>
     public JobSnapshot(
-        Job job, Figures figures, StockBand? stock, JobPlan? plan, BenchAccount account, House house, JobClasp clasp, IReadOnlyList<PartTaken> taken, LinkMarks marks)
+        Job job, Figures figures, StockBand? stock, JobPlan? plan, BenchAccount account, House house, JobClasp clasp, IReadOnlyList<PartTaken> taken, LinkMarks marks,
+        JobSnapshot? before = null)
     {
-        (Job, _stock, Plan, Account, House, Clasp, Taken, Marks) = (job, stock, plan, account, house, clasp, taken, marks);
+        (Job, _stock, _gauged, Plan, Account, House, Clasp, Taken, Marks) = (job, stock, figures, plan, account, house, clasp, taken, marks);
+        // It is not kept for its own sake, nor what came before it.
+        _before = before is { _bench.IsValueCreated: true } && IsAsBefore(before) ? before : null;
         Work = account.ByHand ?? (stock is null ? UsualWork() : null);
         Chosen = (Work is null ? Punched(stock, job.ExtraHole) : Outlined(Work, figures)) is { } band ? ChosenBand.Of(band, marks, clasp, taken) : null;
         // The layers of a band pulled through lie under the head: everything that is worked out here knows it raised.
         Figures = figures with { Raise = Band?.Raise(job.Way) ?? Length.Zero };
-        _bench = new Lazy<JobBench>(() => JobBench.Of(this));
+        _bench = new Lazy<JobBench>(WorkOut);
         // What is only outlined has no length.
         _target = new Lazy<FitTarget?>(() => Work is null ? Figures.Target(PivotHeight) : null);
         _progress = new Lazy<Progress>(HowFar);
@@ -49,6 +55,23 @@ public sealed class JobSnapshot
 
     /// <summary>What was taken in and decided.</summary>
     public Job Job { get; }
+
+    /// <summary>Whether it is the same as one that was known before: nothing it is worked out from is another.</summary>
+    /// <param name="before">The one before.</param>
+    public bool IsStill(JobSnapshot before) => Job.Version == before.Job.Version && ReferenceEquals(Account.Done, before.Account.Done) && IsAsBefore(before);
+
+    /// <summary>Whether nothing the bench hangs on is another but what is done on it.</summary>
+    private bool IsAsBefore(JobSnapshot before) =>
+        Job with { Version = before.Job.Version } == before.Job && Account with { Done = before.Account.Done } == before.Account
+        && ReferenceEquals(_gauged, before._gauged) && ReferenceEquals(_stock, before._stock) && ReferenceEquals(Plan, before.Plan) && ReferenceEquals(House, before.House)
+        && ReferenceEquals(Clasp, before.Clasp) && Taken.SequenceEqual(before.Taken) && ReferenceEquals(Marks, before.Marks);
+
+    private JobBench WorkOut()
+    {
+        var bench = _before?.Bench.After(Account.Done) ?? JobBench.Of(this);
+        _before = null;
+        return bench;
+    }
 
     /// <summary>A strap with the hole that is to be punched.</summary>
     private static StockBand? Punched(StockBand? stock, int? after) => stock is { Band: TwoPieceBand { Lengths.ExtraAfter: null } strap } && after is { } hole && hole < strap.Lengths.Holes - 1

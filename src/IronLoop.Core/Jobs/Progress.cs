@@ -63,6 +63,9 @@ public sealed record Progress(
     /// <summary>The first station whose work is not done; the last when all is.</summary>
     public Station Next => Enum.GetValues<Station>().FirstOrDefault(s => !Done(s), Station.HandOver);
 
+    /// <summary>What still keeps the job from its hand-over, in a sentence; null where nothing does.</summary>
+    public string? KeepsOpen => Enum.GetValues<Station>().Where(s => s != Station.HandOver && !Done(s)).Select(s => Says(s)).FirstOrDefault();
+
     /// <summary>The sentence a station opens with: what is missing or what is next.</summary>
     public string Says(Station station) => station switch
     {
@@ -97,7 +100,8 @@ public sealed record Progress(
             : StepsDone == Steps ? "All steps are done." : $"Step {StepsDone + Opened + 1} of {Steps} is next.",
         Station.HandOver => Closed ? "Handed over."
             : Awaited.Count > 0 ? $"Not yet: waiting for {string.Join(", ", Awaited)}."
-            : Done(Station.Bench) ? "Count the parts into the owner’s bag and close the job." : "The bench work is not finished yet.",
+            : !Done(Station.Bench) ? "The bench work is not finished yet."
+            : KeepsOpen is { } open ? $"Not ready yet. {open}" : "Count the parts into the owner’s bag and close the job.",
         _ => throw new ArgumentOutOfRangeException(nameof(station), station, "Not a station."),
     };
 }

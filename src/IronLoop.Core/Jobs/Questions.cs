@@ -31,7 +31,7 @@ public static class Questions
         [
             Length(Ask.LugWidth, Asked.LugWidth, "Lug width"), On(Asked.OnTheWatch, orNothing: true), Held,
             Chosen(Ask.Sized, Asked.OldStrap, "Sized by", SizedBy.NotSized,
-                new(SizedBy.NotSized, "Not sized: the wearer picks the hole"), new(SizedBy.OldStrap, "The old strap"), new(SizedBy.Sent, "A measure that was sent")),
+                new(SizedBy.NotSized, $"Not sized: the wearer picks the {(request == Request.FitMesh ? "place" : "hole")}"), new(SizedBy.OldStrap, "The old strap"), new(SizedBy.Sent, "A measure that was sent")),
             Length(Ask.BucklePiece, Asked.OldStrap, "Lug end to buckle’s bar") with { When = new(Ask.Sized, [SizedBy.OldStrap]) },
             Length(Ask.ToHole, Asked.OldStrap, "Lug end to worn hole") with { When = new(Ask.Sized, [SizedBy.OldStrap]) },
             Length(Ask.Sent, Asked.OldStrap, "Length of the loop") with { When = new(Ask.Sized, [SizedBy.Sent]) },

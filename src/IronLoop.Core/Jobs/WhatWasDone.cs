@@ -28,7 +28,7 @@ public static class WhatWasDone
         if (job.Work is not null)
             return $"{string.Join(' ', did)}{Tried(job)}";
         if (plan.Target is null)
-            return $"{string.Join(' ', did)} Not sized: its wearer picks the hole.{Tried(job)}";
+            return $"{string.Join(' ', did)} Not sized: its wearer picks the {job.Holed?.Place ?? "place"}.{Tried(job)}";
         if (job.Figures is { WristIsKnown: false, Copy.By: var by })
             did.Add($"Sized from {by switch { LoopBy.OldStrap => "the old strap", LoopBy.Sent => "a measure that was sent", _ => "a loop that fits" }}.");
         if (job.Holed is { } holed)

@@ -104,6 +104,10 @@ public sealed record ToldAct(string Do)
     /// <summary>Whether a try-on is the last one.</summary>
     public bool? Final { get; init; }
 
+    /// <summary>Whether a hand does the same.</summary>
+    public bool IsLike(ToldAct other) => this with { With = null, Parts = null } == other with { With = null, Parts = null }
+        && (With ?? []).SequenceEqual(other.With ?? []) && (Parts ?? []).SequenceEqual(other.Parts ?? []);
+
     /// <summary>Tells an act.</summary>
     public static ToldAct Tell(Act act) => act switch
     {

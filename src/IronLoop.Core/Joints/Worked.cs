@@ -5,16 +5,16 @@ namespace IronLoop.Core.Joints;
 /// <summary>How it stands after some acts, with what has to be remembered of them: looked at, consented, offered up, opened, checked.</summary>
 public sealed class Worked
 {
-    private readonly HashSet<string> _looked = [];
-    private readonly HashSet<string> _cleaned = [];
-    private readonly HashSet<string> _lent = [];
-    private readonly HashSet<string> _changed = [];
-    private readonly HashSet<string> _unchecked = [];
-    private readonly HashSet<(string Thing, Shaping What)> _consented = [];
-    private readonly HashSet<string> _offered = [];
-    private readonly HashSet<string> _owesOffer = [];
-    private readonly HashSet<string> _openedThisRound = [];
-    private readonly HashSet<string> _opened = [];
+    private HashSet<string> _looked = [];
+    private HashSet<string> _cleaned = [];
+    private HashSet<string> _lent = [];
+    private HashSet<string> _changed = [];
+    private HashSet<string> _unchecked = [];
+    private HashSet<(string Thing, Shaping What)> _consented = [];
+    private HashSet<string> _offered = [];
+    private HashSet<string> _owesOffer = [];
+    private HashSet<string> _openedThisRound = [];
+    private HashSet<string> _opened = [];
 
     private Worked(Stand stand) => Stand = stand;
 
@@ -26,6 +26,30 @@ public sealed class Worked
     public static Worked After(Stand from, IEnumerable<Act> acts)
     {
         var worked = Of(from);
+        foreach (var act in acts)
+            worked.Do(act);
+        return worked;
+    }
+
+    /// <summary>How it stands after some more acts; this stays as it is.</summary>
+    /// <exception cref="InvalidOperationException">An act does not find what it asks for.</exception>
+    public Worked Then(IEnumerable<Act> acts)
+    {
+        var worked = new Worked(Stand.Copy())
+        {
+            _looked = [.. _looked],
+            _cleaned = [.. _cleaned],
+            _lent = [.. _lent],
+            _changed = [.. _changed],
+            _unchecked = [.. _unchecked],
+            _consented = [.. _consented],
+            _offered = [.. _offered],
+            _owesOffer = [.. _owesOffer],
+            _openedThisRound = [.. _openedThisRound],
+            _opened = [.. _opened],
+            TryOns = TryOns,
+            IsTriedForGood = IsTriedForGood,
+        };
         foreach (var act in acts)
             worked.Do(act);
         return worked;
@@ -202,7 +226,7 @@ public sealed class Worked
 
     private string? WhyNotWhole(string thing, IReadOnlyList<string> with, bool inWatch)
     {
-        string[] whole = [thing, .. with];
+        HashSet<string> whole = [thing, .. with];
         foreach (var one in whole)
         {
             if (Stand.Find(one) is not { } found)
@@ -210,7 +234,7 @@ public sealed class Worked
             if (found.Place == Place.Watch != inWatch)
                 return $"{one} is {(inWatch ? "not in" : "in")} the watch.";
         }
-        return whole.SelectMany(Stand.Holding).FirstOrDefault(j => !((string[])[j.A, j.B, .. j.Parts]).All(whole.Contains)) is { } held ? $"{held.Id} still holds it." : null;
+        return whole.SelectMany(Stand.Holding).FirstOrDefault(j => !whole.Contains(j.A) || !whole.Contains(j.B) || !j.Parts.All(whole.Contains)) is { } held ? $"{held.Id} still holds it." : null;
     }
 
     private string? WhyNotPrepare(Act.Prepare prepare)

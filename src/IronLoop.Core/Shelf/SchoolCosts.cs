@@ -45,8 +45,8 @@ public static class SchoolCosts
             var alone = figures with { School = figures.School with { Way = way } };
             if (alone.Target(band.PivotHeight) is not { } target || alone.Need(band.PivotHeight) is not { } need)
                 continue;
-            var (does, lengths) = Plan(alone, band, target);
-            costs.Add(new WayCost(way, target, need, does, FirstTimeChance.Of(ways.Together, lengths, Wear.Of(preference))));
+            var (does, chance) = Plan(alone, band, target, ways.Together, Wear.Of(preference));
+            costs.Add(new WayCost(way, target, need, does, chance));
         }
         return costs;
     }
@@ -58,17 +58,17 @@ public static class SchoolCosts
         return new OddCost(request.Odd, PlanWords.WhatToDo(request, plan) + ".", same ? null : PlanWords.Trade(request, computed.Figures, plan.Figures));
     }
 
-    private static (string Does, IReadOnlyList<Measuring.Length> Lengths) Plan(Figures figures, Band band, FitTarget target)
+    /// <summary>What a plan for one way does, and its chance by everything that is known.</summary>
+    private static (string Does, double Chance) Plan(Figures figures, Band band, FitTarget target, Need known, Wear wear)
     {
-        if (band is { Links: not null, Clasp: { } clasp })
+        if (band is { Links: not null, Clasp: not null })
         {
             var request = Sizing.Request(band, target, figures.Habits);
             var plan = Planner.Recommend(request);
-            return (PlanWords.WhatToDo(request, plan) + ".",
-                clasp.InEveryPosition(plan.Figures.Length, plan.Position));
+            var byAll = request with { Target = target with { Length = Measuring.Length.Nearest(known.Needed) + wear.Aim, Sigma = Measuring.Length.Nearest(known.Sigma) } };
+            return (PlanWords.WhatToDo(request, plan) + ".", Planner.Judge(byAll, Arrangement.Of(request.Bracelet, plan)).Chance ?? 0);
         }
-        if (band.Holed(figures.BareHead) is not { } holed)
-            return ("", []);
-        return ($"Close it in {holed.Place} {holed.Nearest(target).Hole + 1} of {holed.Holes}.", [.. Enumerable.Range(0, holed.Holes).Select(holed.LengthIn)]);
+        return band.Holed(figures.BareHead) is not { } holed ? ("", 0)
+            : ($"Close it in {holed.Place} {holed.Nearest(target).Hole + 1} of {holed.Holes}.", FirstTimeChance.Of(known, Enumerable.Range(0, holed.Holes).Select(holed.LengthIn), wear));
     }
 }

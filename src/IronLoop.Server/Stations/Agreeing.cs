@@ -10,7 +10,7 @@ internal static class Agreeing
     public static (AgreedPlan Agreed, LogLine Line) WorkOut(JobSnapshot job, DateTimeOffset at)
     {
         var agreed = AgreedPlan.Of(job, at);
-        return (agreed, LogLine.Of(LogKind.PlanAgreed, WhatWasDone.Say(agreed.Job), LoopSheet.Of(agreed.Job).FinalFigures));
+        return (agreed, LogLine.Of(LogKind.PlanAgreed, WhatWasDone.Say(agreed.Job), LoopSheet.Undrawn(agreed.Job).FinalFigures));
     }
 
     /// <summary>Stores it.</summary>

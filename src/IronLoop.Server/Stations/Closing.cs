@@ -61,7 +61,7 @@ internal static class Closing
         var back = how.GoesBack switch { HowItGoesBack.Posted => "Posted.", HowItGoesBack.Collected => "Collected.", _ => "" };
         var asked = how.ObserveOn is { } day ? day.ToString("d MMMM yyyy", CultureInfo.InvariantCulture) : "";
         Log.Write(work, id, at, how.By, Station.HandOver,
-            LogLine.Of(LogKind.HandedOver, WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures, held, back, asked)
+            LogLine.Of(LogKind.HandedOver, WhatWasDone.Say(file), LoopSheet.Undrawn(file).FinalFigures, held, back, asked)
                 .Saying(Wording.ObserveFor, asked.Length > 0 ? how.ObserveFor : "").Saying(Wording.CloseNote, how.Note));
     }
 

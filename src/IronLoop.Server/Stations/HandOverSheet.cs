@@ -57,7 +57,7 @@ internal sealed record HandOverSheet(
         var how = HandOvers.Of(work, file.Job.Id);
         var notes = StepNotes.Of(work, file.Job.Id);
         return new HandOverSheet(
-            WhatWasDone.Say(file), LoopSheet.Of(file).FinalFigures, [.. bag.Select(BagLineWire.Of)],
+            WhatWasDone.Say(file), LoopSheet.Undrawn(file).FinalFigures, [.. bag.Select(BagLineWire.Of)],
             file.Progress.Done(Station.Bench) && !closed, closed, Closing.AdviceFor(file, bag), [.. Closing.Packed(work, file, bag).Select(l => new PackedWire(l.Key, l.Says))],
             how.GoesBack, how.ObserveOn, how.ObserveFor, file.Job.PriceCents, how.Note, how.By, how.BackFrom, [.. notes.Where(n => n.Kind != NoteKind.Note).Select(n => n.Told)],
             // What goes by post is packed first, line by line.

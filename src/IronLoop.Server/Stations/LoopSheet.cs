@@ -26,6 +26,9 @@ internal sealed record LoopSheet(
     RulersWire? Rulers,
     LoopFiguresWire? Figures)
 {
+    /// <summary>Which reading lifts the chance most, or that enough is known; null where nothing is said of it.</summary>
+    public string? ReadNext { get; init; }
+
     /// <summary>Plans that trade something against the recommended one.</summary>
     public IReadOnlyList<AlternativeWire> Alternatives { get; init; } = [];
 
@@ -55,7 +58,18 @@ internal sealed record LoopSheet(
     // Several sheets tell of it: it is worked out once, and let go with the job as it is known.
     private static readonly ConditionalWeakTable<JobSnapshot, LoopSheet> Known = [];
 
-    public static LoopSheet Of(JobSnapshot file) => Known.GetValue(file, WorkOut);
+    // Who asks for the figures alone does not wait for the picture.
+    private Lazy<Picture?>? _drawn;
+
+    /// <summary>That of a job.</summary>
+    public static LoopSheet Of(JobSnapshot file)
+    {
+        var sheet = Undrawn(file);
+        return sheet with { Drawing = sheet._drawn?.Value };
+    }
+
+    /// <summary>The same without its picture.</summary>
+    public static LoopSheet Undrawn(JobSnapshot file) => Known.GetValue(file, WorkOut);
 
     private static LoopSheet WorkOut(JobSnapshot file)
     {
@@ -68,8 +82,7 @@ internal sealed record LoopSheet(
             return Blank("The head’s bars lie inside the band’s path on this wrist; gauge bar-to-bar and rise again.");
         if (file.Band is not { } band || file.Arrangement() is not { } arrangement)
         {
-            var bare = Sizing.DrawBare(figures, file.PivotHeight);
-            return Blank("Wrist and head are known; no band is chosen yet.") with { Drawing = Draw(file, head, bare, null) };
+            return Blank("Wrist and head are known; no band is chosen yet.") with { _drawn = new(() => Draw(file, head, Sizing.DrawBare(figures, file.PivotHeight), null)) };
         }
         return (file.Holed is { } holed
             ? OfHoled(file, head, band, holed, arrangement, target, need)
@@ -126,7 +139,7 @@ internal sealed record LoopSheet(
         var planned = Arrangement.Of(request.Bracelet, answer.Recommended);
         var judged = Planner.Judge(request, arrangement);
         var wear = Wear.Of(file.Figures.Wear!.Value);
-        var isPlanned = Same(arrangement, planned);
+        var isPlanned = arrangement.IsLike(planned);
         var lengths = clasp.InEveryPosition(judged.Length, arrangement.Position);
         var lean = Core.Fitting.Lean.Of(judged.TwiceOffCentre, judged.Length);
         return new LoopSheet(
@@ -134,7 +147,7 @@ internal sealed record LoopSheet(
             Warn(file, target),
             isPlanned,
             answer.Says,
-            Draw(file, head, Sizing.Draw(file.Figures, band, arrangement), arrangement),
+            null,
             LayOutWire.Of(Lay(file, head, arrangement, clasp)) with
             {
                 Spares = [.. SparesLeft(band, arrangement)],
@@ -147,8 +160,10 @@ internal sealed record LoopSheet(
             Draw(FitRulers.Of(judged, request, need.Needed, wear)),
             new LoopFiguresWire(
                 judged.Length, target.Length, Math.Round(need.Needed, 2), Math.Round(need.Sigma, 2),
-                Percent(FirstTimeChance.Of(need, lengths, wear)), judged.LinksMoved, judged.Misfit, judged.TroubleMillimetres))
+                Percent(judged.Chance ?? 0), FirstTimeChance.Says(judged.Chance ?? 0), judged.LinksMoved, judged.Misfit, judged.TroubleMillimetres))
         {
+            _drawn = new(() => Draw(file, head, Sizing.Draw(file.Figures, band, arrangement), arrangement)),
+            ReadNext = file.Plan is { AgreedAt: not null } ? null : WhatToRead.Next(file.Figures, request, need)?.Says,
             // What cannot be worn is none beside what can.
             Alternatives = [.. answer.Alternatives.Where(plan => answer.Recommended.Figures.Misfit > Length.Zero || plan.Figures.Misfit == Length.Zero).Select(plan => Alternative(request, answer.Recommended, plan))],
             Reach = ReachOf(answer.Reach, Core.Fitting.Reach.OffItsPlace(request), file, head, target, wear),
@@ -204,6 +219,7 @@ internal sealed record LoopSheet(
         var tail = !isTailKnown ? ""
             : best.KeepersHold ? $"; the tail passes the buckle by {best.PastBuckle.ToTenths()}, both keepers hold it"
             : $"; the tail passes the buckle by only {best.PastBuckle.ToTenths()}, too little for both keepers";
+        var chance = FirstTimeChance.Of(need, strap.Reach().Lengths.Select(l => l.Length), wear);
         return new LoopSheet(
             fit.Misfit == Length.Zero && isPlanned && strap.SaysBetween(target) is { } between
                 ? $"What is wanted lies {between}."
@@ -213,7 +229,7 @@ internal sealed record LoopSheet(
             Warn(file, target),
             isPlanned,
             $"{Capital(strap.Said(best.Hole))} is nearest: {Left(strap, best)}{tail}.",
-            Draw(file, head, Sizing.Draw(file.Figures, band, fit), null),
+            null,
             LayOutWire.Of(Lay(head, band, strap, fit)) with
             {
                 Strap = new LayOutStrapWire(
@@ -223,8 +239,9 @@ internal sealed record LoopSheet(
             InPlaces(Draw(FitRulers.Of(fit, strap, need.Needed, wear)), strap, fit.Hole),
             new LoopFiguresWire(
                 fit.Length, target.Length, Math.Round(need.Needed, 2), Math.Round(need.Sigma, 2),
-                Percent(FirstTimeChance.Of(need, strap.Reach().Lengths.Select(l => l.Length), wear)), 0, fit.Misfit, fit.Misfit.Millimetres))
+                Percent(chance), FirstTimeChance.Says(chance), 0, fit.Misfit, fit.Misfit.Millimetres))
         {
+            _drawn = new(() => Draw(file, head, Sizing.Draw(file.Figures, band, fit), null)),
             Leaves = $"{strap.Leaves(fit.Hole)}{(!isTailKnown ? "" : fit.KeepersHold ? "; both keepers hold the tail" : "; the tail is too short for both keepers")}",
             Reach = ReachOf(strap.Reach(), [], file, head, target with { Window = strap.WindowFor(target) }, wear),
             Days = DaysOf(file, [.. Enumerable.Range(0, strap.Holes).Select(strap.LengthIn)], target, strap.Said),
@@ -254,6 +271,8 @@ internal sealed record LoopSheet(
             return judged.Misfit == Length.Zero ? "This is the planner’s answer." : "This is the nearest there is; it cannot be worn yet.";
         var trade = PlanWords.Trade(request, planned, judged);
         var against = $" Against the planner’s: {char.ToLowerInvariant(trade[0])}{trade[1..]}";
+        if (judged is { Chance: { } byHand } && planned is { Chance: { } best } && best - byHand >= 0.05)
+            against += $" It is right the first time in {FirstTimeChance.Says(byHand)} instead of {FirstTimeChance.Says(best)}.";
         if (judged.Misfit > Length.Zero)
             return $"By hand: {judged.Misfit.ToTenths()} outside what can be worn.{against}";
         var worse = (judged.TwiceTrouble - planned.TwiceTrouble).Half();
@@ -265,6 +284,8 @@ internal sealed record LoopSheet(
         var notices = new List<string>();
         if (file.Plan?.Target is { } wanted && (wanted - target.Length).Abs() > Length.FromMillimetres(0.05m))
             notices.Add($"The figures have changed since this arrangement was stored: {wanted.ToTenths()} was wanted, {target.Length.ToTenths()} is now.");
+        if (file.Figures.Ways(file.PivotHeight)?.RestsOn is { } restsOn)
+            notices.Add(restsOn);
         if (file.Figures.LugsOverhang)
             notices.Add("The lugs reach past this wrist; tell the owner.");
         return notices.Count == 0 ? null : string.Join(' ', notices);
@@ -308,9 +329,6 @@ internal sealed record LoopSheet(
             for (var i = 0; i < loose.Count; i++)
                 yield return PlacedLinkWire.Of(PlacedLink.Joining(loose.Kind) with { Fate = LinkFate.Leaves });
     }
-
-    private static bool Same(Arrangement a, Arrangement b) =>
-        a.Position == b.Position && a.Twelve.SequenceEqual(b.Twelve) && a.Six.SequenceEqual(b.Six);
 
     private static int Percent(double chance) => (int)Math.Round(100 * chance);
 }

@@ -138,4 +138,4 @@ internal sealed record LeanWire(double Degrees, Side? Toward, string Says);
 internal sealed record RulersWire(RulerWire Ease, Temper Temper, RulerWire OffCentre, RulerWire Tighter, RulerWire Looser);
 
 /// <summary>What the loop comes to.</summary>
-internal sealed record LoopFiguresWire(Length LengthMm, Length TargetMm, double NeededMm, double SigmaMm, int ChancePercent, int LinksMoved, Length MisfitMm, decimal TroubleMm);
+internal sealed record LoopFiguresWire(Length LengthMm, Length TargetMm, double NeededMm, double SigmaMm, int ChancePercent, string Chance, int LinksMoved, Length MisfitMm, decimal TroubleMm);

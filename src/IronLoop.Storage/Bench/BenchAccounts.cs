@@ -15,15 +15,15 @@ public static class BenchAccounts
     internal static BenchAccount Of(ShopWork work, Job job, string? by, JobPieces pieces)
     {
         T Of<T>(string name, Func<ShopWork, long, T> read) => pieces.Of(work, name, () => read(work, job.Id));
-        var marks = Of("condition", TakeIns.MarksOf);
+        var seen = Of("condition", static (work, id) => new Seen(TakeIns.MarksOf(work, id)));
         var (plan, damage) = Of("bench plan", static (work, id) => (BenchWork.Plan(work, id, out var damage), damage));
         var (done, hand) = (Of("done", BenchWork.Done), by ?? job.TakenInBy);
         return new BenchAccount(
             Of("setup", BenchSetups.Of) ?? Of("the house's way", static (work, _) => BenchSetups.OfTheHouse(work)), Of("looks", JointLooks.Of), Of("came", CameAs.Of), plan, done, Of("own", OwnParts.Of),
-            [.. marks.Select(m => $"{Words(m.Kind.ToString())} on the {Words(m.Place.ToString())}{(m.Note.Length > 0 ? $" ({m.Note})" : "")}")])
+            seen.Condition)
         {
-            MissingBars = marks.Where(m => m.Kind == DamageKind.MissingBar).Select(m => SideOf(m.Place)).OfType<Side>().ToHashSet(),
-            IsDirty = marks.Any(m => m.Kind == DamageKind.Dirt),
+            MissingBars = seen.MissingBars,
+            IsDirty = seen.IsDirty,
             ToGauge = Of("to gauge", ToBeGauged.Of),
             Damage = damage is not null ? $"what it works from cannot be read: {damage}" : done.FirstOrDefault(d => d.Damage is not null)?.Damage,
             ByHand = Of("by hand", HandWorks.Of),
@@ -33,6 +33,16 @@ public static class BenchAccounts
             Hands = pieces.Of(work, $"hands {hand}", () => BenchSetups.HandsOf(work, hand)),
             BandBefore = pieces.Of(work, "left with", () => HandOvers.LeftWith(work, job.WatchId, job.TakenInAt)) is { } left ? pieces.Band(work, "band before", left) : null,
         };
+    }
+
+    /// <summary>What was seen of the watch when it was taken in, in words.</summary>
+    private sealed class Seen(IReadOnlyList<ConditionMark> marks)
+    {
+        public IReadOnlyList<string> Condition { get; } = [.. marks.Select(m => $"{Words(m.Kind.ToString())} on the {Words(m.Place.ToString())}{(m.Note.Length > 0 ? $" ({m.Note})" : "")}")];
+
+        public IReadOnlySet<Side> MissingBars { get; } = marks.Where(m => m.Kind == DamageKind.MissingBar).Select(m => SideOf(m.Place)).OfType<Side>().ToHashSet();
+
+        public bool IsDirty { get; } = marks.Any(m => m.Kind == DamageKind.Dirt);
     }
 
     private static Side? SideOf(DamagePlace place) => place switch

@@ -16,7 +16,8 @@ public static class JobReader
         var version = stands.Version - (work.Hand?.JobId == id && !work.IsLooking ? 1 : 0);
         if (work.IsUntouched && work.Known.Find(id, work.By ?? "", version)?.Whole is { } known)
             return known;
-        return Read(work, Jobs.Find(work, id)!);
+        var job = Jobs.Find(work, id)!;
+        return Read(work, work.IsUntouched ? job with { Version = version } : job);
     }
 
     /// <summary>What is worked out of a job hangs on.</summary>
@@ -35,14 +36,18 @@ public static class JobReader
 
     private static JobSnapshot Read(ShopWork work, Job job)
     {
-        var (whose, pieces) = (work.By ?? "", work.Known.PiecesOf(job.Id, work.By ?? "", work.Written));
-        var read = Of(work, job, pieces);
+        var whose = work.By ?? "";
+        var (pieces, before) = (work.Known.PiecesOf(job.Id, whose, work.Written), work.Known.Before(job.Id, whose));
+        var read = Of(work, job, pieces, before);
+        // Others took of the same parts, say, and it is as it was: then what was worked out of it stands.
+        if (before is not null && work.IsUntouched && read.IsStill(before))
+            read = before;
         if (work.IsLooking)
             work.Known.Keep(read, pieces, whose, work.ReadFrom);
         return read;
     }
 
-    private static JobSnapshot Of(ShopWork work, Job job, JobPieces pieces) => new(
+    private static JobSnapshot Of(ShopWork work, Job job, JobPieces pieces, JobSnapshot? before) => new(
         job,
         pieces.Of(work, "gauged", () => Gaugings.Of(work, job.Id)),
         job.BandId is { } band ? pieces.Band(work, "band", band) : null,
@@ -51,5 +56,6 @@ public static class JobReader
         pieces.OfShop(work, "house", () => HouseOf(work)),
         pieces.Of(work, "clasp", () => JobClasps.Of(work, job.Id)),
         pieces.OfShop(work, "taken", () => PartsTaken.Of(work, job.Id)),
-        pieces.Of(work, "marked", () => MarkedLinks.Of(work, job.Id)));
+        pieces.Of(work, "marked", () => MarkedLinks.Of(work, job.Id)),
+        before);
 }

@@ -13,6 +13,9 @@ internal sealed class KnownJob(JobSnapshot job, JobPieces pieces)
     /// <summary>The job; null once anything of it may be another.</summary>
     public JobSnapshot? Whole { get; private set; } = job;
 
+    /// <summary>The job as it was when it was read.</summary>
+    public JobSnapshot AsItWas { get; } = job;
+
     /// <summary>Notes what was changed since it was read.</summary>
     /// <param name="changed">What was.</param>
     /// <param name="touches">Whether that was of the job, its watch, its client or its bands.</param>
@@ -40,6 +43,11 @@ internal sealed class KnownJobs(JobChanges changes, int most) : KeptByJob<KnownJ
     /// <param name="whose">Whose eyes they are for.</param>
     /// <param name="besides">What a piece of work changed that is not stored yet.</param>
     public JobPieces PiecesOf(long job, string whose, Tables besides) => Use(job, whose, known => known?.Standing(besides)) ?? new JobPieces();
+
+    /// <summary>The job as it was known last; null where it is not.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="whose">Whose eyes it is for.</param>
+    public JobSnapshot? Before(long job, string whose) => Use(job, whose, known => known?.AsItWas);
 
     /// <summary>Keeps a job with the pieces it was put together from.</summary>
     /// <param name="job">The job.</param>

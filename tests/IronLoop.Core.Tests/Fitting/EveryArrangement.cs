@@ -18,6 +18,34 @@ internal static class EveryArrangement
             && (LengthMiss < other.LengthMiss || CentreMiss < other.CentreMiss || Shortfall < other.Shortfall || Moved < other.Moved);
     }
 
+    /// <summary>
+    /// The chance that one way to share the links out is right in some position whose centre is within the tolerance: the normal curve summed in
+    /// narrow strips over all lengths that such a position serves.
+    /// </summary>
+    public static double Chance(PlanRequest request, IReadOnlyList<Tried> positions, double sigma)
+    {
+        var (target, window) = ((double)request.Target.Length.Millimetres, (double)request.Target.Window.Millimetres);
+        var served = positions.Where(t => t.Wander == 0).Select(t => ((double)t.Length - target - window, (double)t.Length - target + window)).Order().ToList();
+        var (chance, end) = (0.0, double.NegativeInfinity);
+        foreach (var (from, to) in served)
+        {
+            chance += Math.Max(0, Below(to / sigma) - Below(Math.Max(from, end) / sigma));
+            end = Math.Max(end, to);
+        }
+        return chance;
+
+        // Simpson's rule.
+        static double Below(double x)
+        {
+            x = Math.Clamp(x, -9, 9);
+            const int strips = 600;
+            var (sum, step) = (1 + Math.Exp(-x * x / 2), x / strips);
+            for (var i = 1; i < strips; i++)
+                sum += Math.Exp(-i * step * (i * step) / 2) * (i % 2 == 0 ? 2 : 4);
+            return 0.5 + sum * step / 3 / Math.Sqrt(2 * Math.PI);
+        }
+    }
+
     public static List<Tried> InOrder(PlanRequest request)
     {
         var (bracelet, clasp) = (request.Bracelet, request.Clasp);

@@ -73,6 +73,20 @@ public class ThreeWaysTests
     }
 
     [Fact]
+    public void Answers_that_disagree_are_not_averaged()
+    {
+        KnownNeed tape = new(Way.Measured, new Need(140, 1)), tried = new(Way.TryOn, new Need(150, 1)), copied = new(Way.Copy, new Need(150.5, 1.2));
+        var ways = ThreeWays.Combine([tape, tried])!;
+        (ways.Together.Needed, ways.Together.Sigma, ways.Stands).ShouldBe((150, 10, Way.TryOn));
+        ways.RestsOn.ShouldBe("The tape and the try-on disagree by 10.0 mm; do the one you trust least again. Until then the try-on’s answer is taken, with their distance as its spread.");
+        ThreeWays.Combine([tape, copied])!.Together.Needed.ShouldBe(150.5);
+        // A house that goes by one way alone has settled it, and so has whoever leaves one out.
+        ThreeWays.Combine([tape, tried], Way.Measured)!.RestsOn.ShouldBeNull();
+        ThreeWays.Combine([tape, tried], Way.Measured)!.Together.Needed.ShouldBe(140);
+        ThreeWays.Combine([tried, copied])!.RestsOn.ShouldBeNull();
+    }
+
+    [Fact]
     public void The_one_that_stands_alone_is_named()
     {
         var ways = ThreeWays.Combine([new(Way.Measured, new Need(140, 1)), new(Way.TryOn, new Need(150, 1)), new(Way.Copy, new Need(150.5, 1))])!;
@@ -85,6 +99,12 @@ public class ThreeWaysTests
         Gen.Select(Gen.Double[120, 200], Gen.Double[0.5, 4]).Array[1, 3].Sample(drawn =>
         {
             var ways = ThreeWays.Combine([.. drawn.Select((d, i) => new KnownNeed((Way)i, new Need(d.Item1, d.Item2)))])!;
+            if (ways.Disagreements.Count > 0)
+            {
+                ways.Together.Needed.ShouldBe(drawn[1].Item1);
+                ways.Together.Sigma.ShouldBe(ways.Disagreements.Max(d => d.Apart), 1e-9);
+                return;
+            }
             ways.Together.Needed.ShouldBeInRange(drawn.Min(d => d.Item1) - 1e-9, drawn.Max(d => d.Item1) + 1e-9);
             ways.Together.Sigma.ShouldBeLessThanOrEqualTo(drawn.Min(d => d.Item2) + 1e-12);
         });

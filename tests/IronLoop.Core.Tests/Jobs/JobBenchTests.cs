@@ -3,6 +3,8 @@ using IronLoop.Core.Fitting;
 using IronLoop.Core.Gauging;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
 using IronLoop.Core.Tests.Bench;
 
 namespace IronLoop.Core.Tests.Jobs;
@@ -53,6 +55,57 @@ public class JobBenchTests
         told.Find("stray").ShouldBeNull("what is known of the watch now is told by what is known now");
         told.Things.Count.ShouldBe(From.Things.Count + 1);
         JobBench.From(Facts, null).Things.ShouldBe(From.Things);
+    }
+
+    [Fact]
+    public void What_is_left_after_a_step_that_was_done_as_planned_is_not_planned_anew_and_is_the_same()
+    {
+        var agreed = Snapshots.Of(Snapshots.Stock(BenchJobs.Bracelet(spares: 1)), new Arrangement(BenchJobs.Lie(6, 0, 1), BenchJobs.Lie(6, 0), 2));
+        var whole = Snapshots.Done(agreed, int.MaxValue);
+        var anew = 0;
+        var known = After(agreed, whole, 1, null);
+        for (var done = 2; done < whole.Done.Count; done++)
+        {
+            var (next, fresh) = (After(agreed, whole, done, known), After(agreed, whole, done, null));
+            next.Bench.Left.Select(Same).ShouldBe(fresh.Bench.Left.Select(Same));
+            next.Bench.Done.ShouldBe(fresh.Bench.Done);
+            ToldStand.Tell(next.Bench.Now!.Stand).Things.Select(t => $"{t}").ShouldBe(ToldStand.Tell(fresh.Bench.Now!.Stand).Things.Select(t => $"{t}"));
+            anew += ReferenceEquals(next.Bench.Left[0], known.Bench.Left[1]) ? 0 : 1;
+            known = next;
+        }
+        anew.ShouldBe(0);
+        whole.Done.Count.ShouldBeGreaterThan(8);
+
+        static string Same(BenchStep step) => $"{step with { Acts = [], Wants = [] }} {string.Join(' ', step.Acts.Select(ToldAct.Tell))}";
+    }
+
+    [Fact]
+    public void Where_anything_but_the_next_step_is_another_it_is_planned_anew()
+    {
+        var agreed = Snapshots.Of(Snapshots.Stock(BenchJobs.Bracelet(spares: 1)), new Arrangement(BenchJobs.Lie(6, 0, 1), BenchJobs.Lie(6, 0), 2));
+        var whole = Snapshots.Done(agreed, int.MaxValue);
+        var known = After(agreed, whole, 3, null);
+        _ = known.Bench;
+        bool GoesOn(Func<JobSnapshot, JobSnapshot> change) => change(After(agreed, whole, 4, known)).Bench.Left.Intersect(known.Bench.Left, ReferenceEqualityComparer.Instance).Any();
+        GoesOn(j => j).ShouldBeTrue();
+        GoesOn(j => Again(j, account: j.Account with { Looks = new Dictionary<JointGroup, JointLook>(j.Account.Looks) })).ShouldBeFalse("somebody looked");
+        GoesOn(j => Again(j, figures: Snapshots.Known.With(GaugedFigure.LugWidth, Length.FromMillimetres(20)))).ShouldBeFalse("something was gauged");
+        GoesOn(j => Again(j, account: j.Account with { Done = [.. j.Account.Done.Take(3), j.Account.Done[3] with { Skipped = "not needed" }] })).ShouldBeFalse("it was left out");
+        GoesOn(j => Again(j, account: j.Account with { Done = [j.Account.Done[0] with { Seq = 9 }, .. j.Account.Done.Skip(1)] })).ShouldBeFalse("what was done before is another");
+        GoesOn(j => Again(j, account: j.Account with { Done = [.. j.Account.Done.Take(3), whole.Done[4]] })).ShouldBeFalse("another step was done");
+        GoesOn(j => Again(j, job: j.Job with { Way = PullThroughWay.Single })).ShouldBeFalse("the job is another");
+
+        JobSnapshot Again(JobSnapshot j, Job? job = null, Figures? figures = null, BenchAccount? account = null) =>
+            new(job ?? j.Job, figures ?? Snapshots.Known, agreed.Stock, agreed.Plan, account ?? j.Account, agreed.House, agreed.Clasp, agreed.Taken, agreed.Marks, known);
+    }
+
+    private static JobSnapshot After(JobSnapshot agreed, BenchAccount whole, int done, JobSnapshot? before)
+    {
+        var next = new JobSnapshot(
+            agreed.Job with { Version = done }, Snapshots.Known, agreed.Stock, agreed.Plan, whole with { Done = [.. whole.Done.Take(done)] }, agreed.House, agreed.Clasp, agreed.Taken, agreed.Marks,
+            before);
+        _ = next.Bench;
+        return next;
     }
 
     [Fact]

@@ -97,6 +97,9 @@ public class ProgressTests
         progress.Done(Station.Gauge).ShouldBeFalse();
         progress.Says(Station.Gauge).ShouldBe("Look again at lug width.");
         (progress with { Figures = wide with { Stands = new HashSet<GaugedFigure> { GaugedFigure.LugWidth } } }).Done(Station.Gauge).ShouldBeTrue();
+        // And it is said where the job would be closed, not only once that is pressed.
+        var worked = progress with { BandChosen = true, ClaspKept = true, PlanAgreed = true, StepsDone = 13, Steps = 13 };
+        worked.Says(Station.HandOver).ShouldBe("Not ready yet. Look again at lug width.");
     }
 
     private static Length Mm(decimal millimetres) => Length.FromMillimetres(millimetres);

@@ -107,7 +107,7 @@ onMounted(() => {
   <template v-if="sheet && (job.planAgreed || sheet.toGauge)">
     <PartTabs :parts="parts" label="The bench" :open="part" @open="part = $event" />
     <template v-if="part === 'step'">
-      <RefusedLine :of="sheet.trouble" />
+      <RefusedLine :of="sheet.trouble || (open ? job.may.work.why : null)" />
       <OpenPart v-if="!job.planAgreed" :job="job" :sheet="sheet" :open="open" />
       <p v-if="open && sheet.onceIsEnough" data-testid="once">
         It will be right the first time with a chance of

@@ -82,6 +82,7 @@ function choose(field: 'attachment' | 'caseShape' | 'family', value: string) {
 <template>
   <div v-if="sheet" ref="root" class="gauge">
     <PartTabs :parts="parts" label="What is gauged" :open="part" @open="open" />
+    <p v-if="loop?.readNext" class="quiet" data-testid="read-next">{{ loop.readNext }}</p>
     <ByHandPart v-if="sheet.byHand && part === 'watch'" :asks="sheet.byHand" />
     <div v-if="part === 'watch'" class="choices">
       <v-select

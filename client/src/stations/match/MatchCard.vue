@@ -48,8 +48,9 @@ function take(now: PullThroughWay) {
       <VerdictRing :verdict="match.verdict" />
     </div>
     <p class="quiet facts">
-      <span class="figure">{{ match.band.widthMm }} mm</span>, {{ match.band.colour
-      }}<template v-if="match.band.finish">, {{ match.band.finish }}</template
+      <span class="figure">{{ match.band.widthMm }} mm</span
+      ><template v-for="look in [match.band.colour, match.band.finish].filter(Boolean)" :key="look"
+        >, {{ look }}</template
       >,
       <template v-if="match.band.own">the owner’s own</template>
       <template v-else>

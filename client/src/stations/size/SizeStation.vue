@@ -197,10 +197,11 @@ function take() {
       </template>
       <dt>Right the first time</dt>
       <dd>
-        <span class="figure">{{ loop.figures.chancePercent }} %</span>
+        <span class="figure">{{ loop.figures.chance }}</span>
         <span class="quiet">, need known to ± {{ tenths(loop.figures.sigmaMm) }} mm</span>
       </dd>
     </dl>
+    <p v-if="loop?.readNext" class="quiet" data-testid="read-next">{{ loop.readNext }}</p>
     <p v-if="part === 'plan' && loop.lean?.toward" data-testid="lean">{{ loop.lean.says }}</p>
     <p v-if="part === 'plan' && loop.days && !loop.days.bothCovered" class="quiet">{{ loop.days.says }}</p>
 

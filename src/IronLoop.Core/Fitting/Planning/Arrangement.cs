@@ -64,6 +64,9 @@ public sealed record Arrangement(IReadOnlyList<PlacedLink> Twelve, IReadOnlyList
     public static Arrangement Of(Bracelet bracelet, Plan plan) =>
         new(Place(bracelet.Twelve, Side.Twelve, plan.Twelve), Place(bracelet.Six, Side.Six, plan.Six), plan.Position);
 
+    /// <summary>Whether it is the same, link by link.</summary>
+    public bool IsLike(Arrangement other) => Position == other.Position && Twelve.SequenceEqual(other.Twelve) && Six.SequenceEqual(other.Six);
+
     /// <summary>The row of one side.</summary>
     public IReadOnlyList<PlacedLink> On(Side side) => side == Side.Twelve ? Twelve : Six;
 

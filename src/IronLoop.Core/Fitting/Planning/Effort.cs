@@ -25,6 +25,10 @@ public sealed class Effort(long most = Effort.Usual, CancellationToken cancelled
     /// <summary>How much was taken so far.</summary>
     public long Taken => _most - _left;
 
+    /// <summary>What a part of the question may cost by itself; whoever waits for the whole waits for it.</summary>
+    /// <param name="most">How much it may take.</param>
+    public Effort Part(long most) => new(most, cancelled);
+
     /// <summary>Takes so much.</summary>
     /// <exception cref="PlanTooLargeException">There is not so much left.</exception>
     /// <exception cref="OperationCanceledException">Nobody waits for the answer any more.</exception>

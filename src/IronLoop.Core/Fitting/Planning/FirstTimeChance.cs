@@ -23,11 +23,56 @@ public static class FirstTimeChance
             var to = (length - wear.Least).ApproximateMillimetres;
             if (to <= from)
                 continue;
-            chance += Normal((to - need.Needed) / need.Sigma) - Normal((from - need.Needed) / need.Sigma);
+            chance += Between((from - need.Needed) / need.Sigma, (to - need.Needed) / need.Sigma);
             covered = to;
         }
         return Math.Clamp(chance, 0, 1);
     }
+
+    /// <summary>The probability that some micro position of links as they lie is right and has its centre within the tolerance, 0 to 1.</summary>
+    /// <param name="request">What is wanted; how well the length is known is told with it.</param>
+    /// <param name="half12">The 12 side's half loop at the tightest position, its part of the clasp with it, in micrometres.</param>
+    /// <param name="half6">The 6 side's.</param>
+    internal static double Of(PlanRequest request, long half12, long half6)
+    {
+        var (wanted, sigma) = (request.Target.Length.Micrometres, (double)request.Target.Sigma.Micrometres);
+        var chance = 0.0;
+        foreach (var (from, to) in Served(request, half12, half6))
+            chance += Between((from - wanted) / sigma, (to - wanted) / sigma);
+        return Math.Clamp(chance, 0, 1);
+    }
+
+    /// <summary>The wanted lengths that links as they lie serve in some position whose centre is within the tolerance: stretches in micrometres that do not overlap.</summary>
+    internal static List<(long From, long To)> Served(PlanRequest request, long half12, long half6)
+    {
+        var (clasp, window) = (request.Clasp, request.Target.Window.Micrometres);
+        var served = new List<(long From, long To)>();
+        for (var position = 0; position < clasp.Positions; position++)
+        {
+            var micro = clasp.Tighter(position).Micrometres;
+            var off = half12 - half6 + (clasp.MicroSide == Side.Twelve ? micro : -micro);
+            if (Math.Abs(off - 2 * request.Centring.Desired.Micrometres) > 2 * request.Centring.Tolerance.Micrometres)
+                continue;
+            // Positions come tightest first, so what they serve overlaps only with the one before.
+            var length = half12 + half6 + micro;
+            if (served.Count > 0 && length - window <= served[^1].To)
+                served[^1] = (served[^1].From, length + window);
+            else if (window > 0)
+                served.Add((length - window, length + window));
+        }
+        return served;
+    }
+
+    /// <summary>The chance of a standard normal number to lie between two.</summary>
+    internal static double Between(double from, double to) => Normal(to) - Normal(from);
+
+    /// <summary>The whole steps of five points in a chance: what plans are ordered by.</summary>
+    /// <param name="chance">The chance, 0 to 1.</param>
+    internal static int StepOf(double chance) => (int)Math.Floor(chance * 20 + 1e-6);
+
+    /// <summary>A chance as it is told: whole percents, and no nought and no certainty.</summary>
+    /// <param name="chance">The chance, 0 to 1.</param>
+    public static string Says(double chance) => chance < 0.01 ? "under 1 %" : chance > 0.99 ? "over 99 %" : $"{100 * chance:0} %";
 
     /// <summary>
     /// Standard normal distribution function. The error function follows the rational form 7.1.26 of a standard

@@ -69,6 +69,9 @@ public readonly record struct LinkCount(Length Pitch, int Count)
 /// <param name="Figures">What it comes to.</param>
 public sealed record Plan(IReadOnlyList<LinkCount> Twelve, IReadOnlyList<LinkCount> Six, int Position, PlanFigures Figures)
 {
+    /// <summary>Whether it is the same, link by link.</summary>
+    public bool IsLike(Plan other) => Position == other.Position && Twelve.SequenceEqual(other.Twelve) && Six.SequenceEqual(other.Six);
+
     /// <summary>The counts of one side.</summary>
     public IReadOnlyList<LinkCount> On(Side side) => side == Side.Twelve ? Twelve : Six;
 }
@@ -96,6 +99,9 @@ public readonly record struct PlanFigures(
     Length Tighter,
     Length Looser)
 {
+    /// <summary>The chance that it is right at the first opening, over its positions, 0 to 1; null where nobody said how well the length is known.</summary>
+    public double? Chance { get; init; }
+
     /// <summary>Off-centre in millimetres, exact to half a micrometre.</summary>
     public decimal OffCentreMillimetres => TwiceOffCentre.Millimetres / 2;
 
@@ -126,6 +132,10 @@ public readonly record struct PlanFigures(
             new(shortfall),
             linksMoved,
             clasp.Tighter(position),
-            clasp.Looser(position));
+            clasp.Looser(position))
+        {
+            Chance = request.Target.Sigma > Measuring.Length.Zero
+                ? FirstTimeChance.Of(request, (linksTwelve + clasp.Twelve).Micrometres, (linksSix + clasp.Six).Micrometres) : null,
+        };
     }
 }

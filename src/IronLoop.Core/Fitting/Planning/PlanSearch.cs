@@ -60,8 +60,10 @@ internal sealed class PlanSearch
     }
 
     /// <summary>The first so many plans in rank that no plan dominates; fewer when there are no more.</summary>
+    /// <param name="wanted">How many.</param>
+    /// <param name="atLeast">How many are enough where the others could not be worn; all of them when null.</param>
     /// <exception cref="PlanTooLargeException">More combinations than are searched.</exception>
-    public IReadOnlyList<Plan> First(int wanted)
+    public IReadOnlyList<Plan> First(int wanted, int? atLeast = null)
     {
         _wanted = wanted;
         (_misfitTo, _misfitAbove) = (0, -1);
@@ -78,7 +80,7 @@ internal sealed class PlanSearch
         (_troubleAbove, _troubleTo) = (-1, mostTrouble);
         var leastMisfit = Math.Max(0, Math.Max(shortest - _target, _target - longest) - _window);
         var mostMisfit = Math.Max(_target - shortest, longest - _target);
-        for (var more = 1_000L; _kept.Count < _wanted && _misfitTo < mostMisfit; more *= 2)
+        for (var more = 1_000L; _kept.Count < (atLeast ?? _wanted) && _misfitTo < mostMisfit; more *= 2)
         {
             (_misfitAbove, _misfitTo) = (_misfitTo, leastMisfit + more);
             Gather(0, null);
@@ -134,10 +136,10 @@ internal sealed class PlanSearch
         Keep();
     }
 
-    private static Span Halves(long from, long to) => new(Span.CeilingOf(from, 2), Span.FloorOf(to, 2));
+    internal static Span Halves(long from, long to) => new(Span.CeilingOf(from, 2), Span.FloorOf(to, 2));
 
     /// <summary>What is left for the links, once clasp and micro-adjust have taken theirs.</summary>
-    private static Span Less(Span wanted, long taken, Span micro) => new(wanted.From - taken - micro.To, wanted.To - taken - micro.From);
+    internal static Span Less(Span wanted, long taken, Span micro) => new(wanted.From - taken - micro.To, wanted.To - taken - micro.From);
 
     /// <summary>What the micro-adjust may add: positions that alone are not more trouble than the region allows.</summary>
     private Span Micros()
@@ -181,7 +183,7 @@ internal sealed class PlanSearch
         }
     }
 
-    private PlanRank Rank(long whole12, long whole6, int position, int moved)
+    internal PlanRank Rank(long whole12, long whole6, int position, int moved)
     {
         var clasp = _request.Clasp;
         var amiss = Amiss.Of(_request, whole12, whole6, _shortfall[position]);
@@ -207,7 +209,7 @@ internal sealed class PlanSearch
         }
     }
 
-    private Plan ToPlan(in PlanRank rank, ReadOnlySpan<int> counts12, ReadOnlySpan<int> counts6)
+    internal Plan ToPlan(in PlanRank rank, ReadOnlySpan<int> counts12, ReadOnlySpan<int> counts6)
     {
         var (twelve, six) = (new LinkCount[counts12.Length], new LinkCount[counts6.Length]);
         var (sum12, sum6) = (_kinds.FixedTwelve, _kinds.FixedSix);

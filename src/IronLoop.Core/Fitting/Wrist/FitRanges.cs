@@ -44,6 +44,9 @@ public static class FitRanges
     /// <summary>Length the closed loop should have.</summary>
     public static readonly AllowedLength Target = AllowedLength.Mm(60, 400);
 
+    /// <summary>How well a length is known, one standard deviation.</summary>
+    public static readonly AllowedLength Sigma = AllowedLength.Mm(0.05m, 20);
+
     /// <summary>Half the wear window, and the tolerances of length and centre.</summary>
     public static readonly AllowedLength Tolerance = AllowedLength.Mm(0, 15);
 

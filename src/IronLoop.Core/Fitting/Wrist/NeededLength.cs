@@ -26,7 +26,15 @@ public readonly record struct Assumed(bool Aspect, bool BarRise, bool BarToBar);
 /// <summary>A needed length and its one standard deviation.</summary>
 /// <param name="Needed">Length at zero ease, N, in millimetres.</param>
 /// <param name="Sigma">One standard deviation of N in millimetres (fit model, section 4).</param>
-public readonly record struct Need(double Needed, double Sigma);
+public readonly record struct Need(double Needed, double Sigma)
+{
+    /// <summary>A needed length, and by what it is known.</summary>
+    public Need(double needed, NeedSpread spread)
+        : this(needed, spread.Sigma) => Spread = spread;
+
+    /// <summary>By what the length is known, where it comes from tape and head; null where it does not.</summary>
+    public NeedSpread? Spread { get; init; }
+}
 
 /// <summary>
 /// The band's pivot path from one head pivot round under the wrist to the other at zero ease, N (fit model, section 1).
@@ -61,14 +69,14 @@ public static class NeededLength
         var b = head.BarToBar.ApproximateMillimetres;
         var h = head.BarRise.ApproximateMillimetres;
         var d = pivotHeight.ApproximateMillimetres;
-        var share = new[]
-        {
-            Slope(x => Of(x, k, b, h, d), w) * 1.5,
-            Slope(x => Of(w, x, b, h, d), k) * (assumed.Aspect ? 0.10 : 0.03),
-            Slope(x => Of(w, k, b, x, d), h) * (assumed.BarRise ? 1.0 : 0.3),
-            Slope(x => Of(w, k, x, h, d), b) * (assumed.BarToBar ? 2.0 : 0.3),
-        };
-        return new Need(needed, Math.Sqrt(share.Sum(s => s * s)));
+        // What each figure is known to, as read; and as assumed.
+        return new Need(needed, new NeedSpread(
+            [
+                new(Readable.Wrist, Slope(x => Of(x, k, b, h, d), w), 1.5, null),
+                new(Readable.Aspect, Slope(x => Of(w, x, b, h, d), k), 0.03, assumed.Aspect ? 0.10 : null),
+                new(Readable.BarRise, Slope(x => Of(w, k, b, x, d), h), 0.3, assumed.BarRise ? 1.0 : null),
+                new(Readable.BarToBar, Slope(x => Of(w, k, x, h, d), b), 0.3, assumed.BarToBar ? 2.0 : null),
+            ], 0));
     }
 
     /// <summary>The half loop of a head on a wrist, for drawing.</summary>

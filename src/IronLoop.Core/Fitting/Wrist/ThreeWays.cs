@@ -26,13 +26,14 @@ public readonly record struct Disagreement(Way One, Way Other, double Apart);
 
 /// <summary>The ways to know the needed length, brought together.</summary>
 /// <param name="Ways">Each way that is known, one or more.</param>
-/// <param name="Together">Their inverse-variance mean, or the one that the house goes by alone.</param>
+/// <param name="Together">Their inverse-variance mean, or the one that the house goes by alone; where they disagree the try-on's, else the copied loop's.</param>
 /// <param name="Disagreements">The pairs that disagree; none when all is well.</param>
 public sealed record ThreeWays(IReadOnlyList<KnownNeed> Ways, Need Together, IReadOnlyList<Disagreement> Disagreements)
 {
     /// <summary>
     /// Combines the ways by inverse variance; two disagree when they differ by more than twice the root of the sum of
-    /// their squared uncertainties (fit model, sections 2 and 4).
+    /// their squared uncertainties (fit model, sections 2 and 4). Those are not averaged: until one is read again or left out the try-on's
+    /// answer stands, else the copied loop's, and their distance is its standard deviation.
     /// </summary>
     /// <param name="ways">The ways known, each once; their uncertainties are above nought.</param>
     /// <param name="alone">The way a house goes by alone, when it is known; else all together.</param>
@@ -41,8 +42,6 @@ public sealed record ThreeWays(IReadOnlyList<KnownNeed> Ways, Need Together, IRe
     {
         if (ways.Count == 0)
             return null;
-        var weight = ways.Sum(w => 1 / (w.Need.Sigma * w.Need.Sigma));
-        var mean = ways.Sum(w => w.Need.Needed / (w.Need.Sigma * w.Need.Sigma)) / weight;
         var disagreements = new List<Disagreement>();
         for (var i = 0; i < ways.Count; i++)
         {
@@ -54,8 +53,28 @@ public sealed record ThreeWays(IReadOnlyList<KnownNeed> Ways, Need Together, IRe
                     disagreements.Add(new Disagreement(ways[i].Way, ways[j].Way, apart));
             }
         }
-        var together = alone is { } way && ways.Any(w => w.Way == way) ? ways.First(w => w.Way == way).Need : new Need(mean, 1 / Math.Sqrt(weight));
-        return new ThreeWays(ways, together, disagreements);
+        if (alone is { } way && ways.Any(w => w.Way == way))
+            return new ThreeWays(ways, Mean([ways.First(w => w.Way == way)]), disagreements);
+        if (disagreements.Count == 0)
+            return new ThreeWays(ways, Mean(ways), disagreements);
+        var (stands, far) = (ways.First(w => w.Way == (ways.Any(o => o.Way == Way.TryOn) ? Way.TryOn : Way.Copy)), disagreements.Max(d => d.Apart));
+        return new ThreeWays(ways, new Need(stands.Need.Needed, new NeedSpread([], 1 / (far * far))), disagreements) { Stands = stands.Way };
+    }
+
+    /// <summary>The way whose answer is taken while ways disagree, until one is read again or left out; null where the mean is taken.</summary>
+    public Way? Stands { get; private init; }
+
+    /// <summary>What the plan rests on where ways disagree; null where they do not, or the house goes by one alone.</summary>
+    public string? RestsOn => Stands is { } way ? $"{Says} Until then the {Name(way)}’s answer is taken, with their distance as its spread." : null;
+
+    private static Need Mean(IReadOnlyList<KnownNeed> ways)
+    {
+        var weight = ways.Sum(w => 1 / (w.Need.Sigma * w.Need.Sigma));
+        var together = ways is [var only] ? only.Need : new Need(ways.Sum(w => w.Need.Needed / (w.Need.Sigma * w.Need.Sigma)) / weight, 1 / Math.Sqrt(weight));
+        return together with
+        {
+            Spread = new NeedSpread([.. ways.SelectMany(w => w.Need.Spread?.By ?? [])], ways.Where(w => w.Need.Spread is null).Sum(w => 1 / (w.Need.Sigma * w.Need.Sigma))),
+        };
     }
 
     /// <summary>The way that stands alone against two that agree; null when none does.</summary>

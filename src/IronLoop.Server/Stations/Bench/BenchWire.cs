@@ -224,7 +224,7 @@ internal sealed record BenchSheet(
 
     /// <summary>Before the work begins, with a chance over 95 %, one try-on can be had instead of two.</summary>
     private static int? OnceIsEnoughFor(JobSnapshot file) =>
-        file.Bench is { IsBegun: false, Plan.Targets.Count: > 1 } && file.Account.Setup.TryOn == TryOnSchool.BetweenTheSides && LoopSheet.Of(file).Figures is { ChancePercent: > 95 and var chance }
+        file.Bench is { IsBegun: false, Plan.Targets.Count: > 1 } && file.Account.Setup.TryOn == TryOnSchool.BetweenTheSides && LoopSheet.Undrawn(file).Figures is { ChancePercent: > 95 and var chance }
             ? chance : null;
 
     /// <summary>The small parts of the joint that the last step opened.</summary>

@@ -78,7 +78,7 @@ internal static class CureEndpoints
         return cures;
     }
 
-    private static bool IsNeeded(JobSnapshot file) => LoopSheet.Of(file).Figures is { MisfitMm: var misfit } && misfit > Length.Zero || ExtraHole.Cure(file) is not null;
+    private static bool IsNeeded(JobSnapshot file) => LoopSheet.Undrawn(file).Figures is { MisfitMm: var misfit } && misfit > Length.Zero || ExtraHole.Cure(file) is not null;
 
     /// <summary>Bands of the same kind that can be worn as they are.</summary>
     private static IEnumerable<StockBand> Others(ShopWork work, JobSnapshot file, BandShelf shelf)

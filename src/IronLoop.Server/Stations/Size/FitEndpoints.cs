@@ -14,6 +14,18 @@ internal static class FitEndpoints
         fit.MapPost("/ease-from-gap", Ease).WithName("easeFromGap").WithSummary("Ease from a gap felt under the clasp.").ProducesValidationProblem();
         fit.MapPost("/plan", Plan).WithName("plan").WithSummary("Which links to take out or put in, and where the micro-adjust sits.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        fit.MapPost("/next-reading", NextReading).WithName("nextReading").WithSummary("Which reading lifts the chance to be right the first time most.")
+            .ProducesValidationProblem().ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+    }
+
+    private static NextReadingAnswer NextReading(NextReadingRequestWire request, CancellationToken cancelled)
+    {
+        var (asked, need) = request.Read();
+        var next = Core.Fitting.NextReading.Of(
+            new BestChance(asked with { Effort = new Effort(cancelled: cancelled) }), asked.Target.Length.ApproximateMillimetres, need.Spread!, Enum.GetValues<Readable>());
+        return new NextReadingAnswer(
+            Math.Round(next.ChanceNow, 4),
+            [.. next.Readings.Select(r => new WorthReadingWire(Enum.Parse<ReadableWire>($"{r.Figure}"), Math.Round(r.ChanceAfter, 4), Math.Round(r.Gain, 4)))]);
     }
 
     private static NeedAnswer Need(NeedRequest request)
@@ -25,8 +37,7 @@ internal static class FitEndpoints
             request.WristMm, request.Aspect, new Head(request.Head.BarToBarMm, request.Head.BarRiseMm), request.PivotHeightMm, request.ToAssumed());
         if (need is not { } known)
         {
-            refusals.Add("$.head", "The head’s pivots lie inside the band’s path round this wrist, where the model does not hold; "
-                + "check barToBarMm, barRiseMm and pivotHeightMm.");
+            refusals.Add("$.head", NeedRequest.Outside);
             refusals.ThrowIfAny();
             throw new InvalidOperationException();
         }

@@ -19,13 +19,16 @@ internal enum AssumedFigure
 internal sealed record NeedRequest(
     Length WristMm, decimal Aspect, HeadWire Head, Length PivotHeightMm, IReadOnlyList<AssumedFigure>? Assumed = null)
 {
-    public void Check(Refusals refusals)
+    /// <summary>Said of a head whose pivots lie inside the band's path.</summary>
+    public const string Outside = "The head’s pivots lie inside the band’s path round this wrist, where the model does not hold; check barToBarMm, barRiseMm and pivotHeightMm.";
+
+    public void Check(Refusals refusals, string at = "$")
     {
-        refusals.Check("$.wristMm", FitRanges.Wrist, WristMm);
-        refusals.Check("$.aspect", FitRanges.Aspect, Aspect);
-        refusals.Check("$.head.barToBarMm", FitRanges.BarToBar, Head.BarToBarMm);
-        refusals.Check("$.head.barRiseMm", FitRanges.BarRise, Head.BarRiseMm);
-        refusals.Check("$.pivotHeightMm", FitRanges.PivotHeight, PivotHeightMm);
+        refusals.Check($"{at}.wristMm", FitRanges.Wrist, WristMm);
+        refusals.Check($"{at}.aspect", FitRanges.Aspect, Aspect);
+        refusals.Check($"{at}.head.barToBarMm", FitRanges.BarToBar, Head.BarToBarMm);
+        refusals.Check($"{at}.head.barRiseMm", FitRanges.BarRise, Head.BarRiseMm);
+        refusals.Check($"{at}.pivotHeightMm", FitRanges.PivotHeight, PivotHeightMm);
     }
 
     public Assumed ToAssumed() => new(
@@ -60,7 +63,8 @@ internal readonly record struct SpareWire(Length PitchMm, int Count);
 
 internal sealed record ClaspWire(Length TwelveMm, Length SixMm, Side MicroSide, int Positions, int Position, Length? StepMm = null);
 
-internal sealed record TargetWire(Length LengthMm, Length WindowMm, Length ToleranceMm);
+/// <param name="SigmaMm">How well the length is known, one standard deviation: then the chance to be right the first time comes first in the order.</param>
+internal sealed record TargetWire(Length LengthMm, Length WindowMm, Length ToleranceMm, Length? SigmaMm = null);
 
 internal sealed record CentringWire(Length DesiredMm, Length ToleranceMm);
 
@@ -92,6 +96,8 @@ internal sealed record PlanRequestWire(
         refusals.Check("$.target.lengthMm", FitRanges.Target, Target.LengthMm);
         refusals.Check("$.target.windowMm", FitRanges.Tolerance, Target.WindowMm);
         refusals.Check("$.target.toleranceMm", FitRanges.Tolerance, Target.ToleranceMm);
+        if (Target.SigmaMm is { } sigma)
+            refusals.Check("$.target.sigmaMm", FitRanges.Sigma, sigma);
         if (Centring is { } centring)
         {
             refusals.Check("$.centring.desiredMm", FitRanges.DesiredOffCentre, centring.DesiredMm);
@@ -107,7 +113,7 @@ internal sealed record PlanRequestWire(
             new Bracelet(Row(Bracelet.Twelve), Row(Bracelet.Six)),
             [.. spares.Select(s => new SpareLinks(s.PitchMm, s.Count))],
             new BraceletClasp(Clasp.TwelveMm, Clasp.SixMm, Clasp.MicroSide, Clasp.Positions, Clasp.StepMm ?? Length.Zero, Clasp.Position),
-            new FitTarget(Target.LengthMm, Target.WindowMm, Target.ToleranceMm),
+            new FitTarget(Target.LengthMm, Target.WindowMm, Target.ToleranceMm) { Sigma = Target.SigmaMm ?? Length.Zero },
             Centring is { } c ? new Centring(c.DesiredMm, c.ToleranceMm) : PlanRequest.HouseCentring,
             Reserve is { } r ? new Reserve(r.TighterMm, r.LooserMm) : PlanRequest.HouseReserve);
     }
@@ -154,6 +160,10 @@ internal sealed record PlanWire(
     Length TighterMm,
     Length LooserMm)
 {
+    /// <summary>The chance to be right the first time, 0 to 1; left out where nobody said how well the length is known.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public double? Chance { get; init; }
+
     public static PlanWire Of(Plan plan) => new(
         Counts(plan.Twelve),
         Counts(plan.Six),
@@ -166,7 +176,10 @@ internal sealed record PlanWire(
         plan.Figures.Shortfall,
         plan.Figures.LinksMoved,
         plan.Figures.Tighter,
-        plan.Figures.Looser);
+        plan.Figures.Looser)
+    {
+        Chance = plan.Figures.Chance is { } chance ? Math.Round(chance, 4) : null,
+    };
 
     private static LinkCountWire[] Counts(IReadOnlyList<LinkCount> counts) => [.. counts.Select(c => new LinkCountWire(c.Pitch, c.Count))];
 }
@@ -183,3 +196,50 @@ internal sealed record ReachWire(Length? ShortestMm, Length? LongestMm, Length? 
 }
 
 internal sealed record PlanAnswerWire(PlanWire Recommended, IReadOnlyList<PlanWire> Alternatives, ReachWire Reach, string Says);
+
+/// <summary>A bracelet, what its wearer's wrist and head are known to be, and how it is worn.</summary>
+internal sealed record NextReadingRequestWire(
+    BraceletWire Bracelet,
+    ClaspWire Clasp,
+    NeedRequest Need,
+    WearPreference Wear,
+    IReadOnlyList<SpareWire>? Spares = null,
+    CentringWire? Centring = null,
+    ReserveWire? Reserve = null)
+{
+    /// <summary>Checks every figure and, when all can be taken, makes the planner's request of them.</summary>
+    public (PlanRequest Request, Need Need) Read()
+    {
+        var refusals = new Refusals();
+        Need.Check(refusals, "$.need");
+        refusals.ThrowIfAny();
+        if (NeededLength.WithUncertainty(Need.WristMm, Need.Aspect, new Head(Need.Head.BarToBarMm, Need.Head.BarRiseMm), Need.PivotHeightMm, Need.ToAssumed()) is not { } need)
+        {
+            refusals.Add("$.need.head", NeedRequest.Outside);
+            refusals.ThrowIfAny();
+            throw new InvalidOperationException();
+        }
+        var wear = Core.Fitting.Wear.Of(Wear);
+        var target = new TargetWire(Length.Nearest(need.Needed) + wear.Aim, wear.Window, PlanRequest.HouseTolerance, Length.Nearest(need.Sigma));
+        return (new PlanRequestWire(Bracelet, Clasp, target, Spares, Centring, Reserve).Read(), need);
+    }
+}
+
+/// <summary>What can be read, by the name of its field in the request.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<ReadableWire>))]
+internal enum ReadableWire
+{
+    [JsonStringEnumMemberName("wristMm")] Wrist,
+    [JsonStringEnumMemberName("aspect")] Aspect,
+    [JsonStringEnumMemberName("barRiseMm")] BarRise,
+    [JsonStringEnumMemberName("barToBarMm")] BarToBar,
+    [JsonStringEnumMemberName("tryOn")] TryOn,
+    [JsonStringEnumMemberName("copy")] Copy,
+}
+
+/// <summary>What a reading is expected to give.</summary>
+[method: JsonConstructor]
+internal readonly record struct WorthReadingWire(ReadableWire Figure, double ChanceAfter, double Gain);
+
+/// <summary>The chance to be right the first time, and what each reading is expected to make of it; the one that gives most first.</summary>
+internal sealed record NextReadingAnswer(double ChanceNow, IReadOnlyList<WorthReadingWire> Readings);
