@@ -27,6 +27,10 @@ public class MatchBenchmarks
     [Benchmark]
     public ShelfAnswer FirstPage() => _shelf.Find(_watch, _house, new ShelfFilter(), 0, 20);
 
+    /// <summary>With the lug width alone: everything else is asked over what is usual.</summary>
+    [Benchmark]
+    public ShelfAnswer FirstPageByLugWidthAlone() => _shelf.Find(Figures.None.With(GaugedFigure.LugWidth, _watch[GaugedFigure.LugWidth]), _house, new ShelfFilter(), 0, 20);
+
     [Benchmark]
     public BandShelf MakeReady() => BandShelf.Of(_bands);
 

@@ -163,6 +163,27 @@ public sealed class ComeOverTests : IDisposable
     }
 
     [Fact]
+    public async Task What_a_bracelet_makes_with_its_clasp_off_its_place_is_worked_out_when_an_older_shop_is_opened()
+    {
+        ShopsBefore.Unpack(30, Path.Combine(_folder, "iron-loop.db"));
+        using var shop = new Shop(folder: _folder);
+        long job;
+        using (var work = shop.File.Look())
+        {
+            var reaches = Reaches.OfAll(work);
+            var bracelets = Bands.InStock(work).Where(b => b.Band.Links is not null).ToList();
+            bracelets.ShouldNotBeEmpty();
+            bracelets.ShouldAllBe(b => reaches[b.Id].Whole().OffCentre.SequenceEqual(Core.Fitting.Reach.OffItsPlace(Core.Shelf.Sizing.Request(b.Band, default, null))));
+            Storage.Jobs.Ids(work).Select(id => JobReader.Find(work, id)!.Figures.Wishes).ShouldAllBe(w => w.MustNotBeLost == null && w.LetteringKept == null);
+            job = Storage.Jobs.Open(work).First(j => j.Request == Core.Gauging.Request.ChangeStrap).Id;
+        }
+        await shop.Put($"/api/jobs/{job}/match/wishes", new { mustNotBeLost = true, letteringKept = true });
+        var sheet = await shop.Get($"/api/jobs/{job}/match");
+        sheet["wishes"]!["mustNotBeLost"]!.GetValue<bool>().ShouldBeTrue();
+        sheet["page"]![0]!["missed"]!.AsArray().Count.ShouldBeGreaterThan(0);
+    }
+
+    [Fact]
     public void How_a_band_closes_and_what_was_consented_to_come_over_as_codes()
     {
         ShopsBefore.Unpack(22, Path.Combine(_folder, "iron-loop.db"));

@@ -397,6 +397,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/match/rank": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts bands in the order they suit a watch, the best first. */
+        post: operations["rank"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/door": {
         parameters: {
             query?: never;
@@ -2331,8 +2348,6 @@ export interface components {
             /** @description Millimetres, at most three decimals. */
             endPieceMm: null | number;
         };
-        /** @enum {unknown} */
-        Attachment: "springBarDrilled" | "springBarBlind" | "fixedBar" | "screwBar" | "screwSlot" | "ownShape";
         BackupWire: {
             name: string;
             /** Format: date-time */
@@ -2412,6 +2427,8 @@ export interface components {
             tubeBore?: null | string;
             claspEnd?: null | string;
             nickelSafe?: null | boolean;
+            boreToFace?: null | string;
+            firm?: null | boolean;
         };
         BandWire: {
             /** Format: int64 */
@@ -2598,6 +2615,13 @@ export interface components {
             /** @description Millimetres, at most three decimals. */
             toleranceMm: number;
         };
+        /** @enum {unknown} */
+        Certainty: "certain" | "likely" | "unknown";
+        CertaintyCount: {
+            certainty: components["schemas"]["Certainty"];
+            /** Format: int32 */
+            count: number;
+        };
         ChoiceWire: {
             value: string;
             says: string;
@@ -2626,6 +2650,7 @@ export interface components {
             /** Format: int64 */
             priceCents: number;
             verdict: components["schemas"]["Verdict"];
+            certainty: components["schemas"]["Certainty"];
             deciding: null | string;
             rules: components["schemas"]["RuleWire"][];
             effect: null | components["schemas"]["ClaspEffectWire"];
@@ -2801,6 +2826,7 @@ export interface components {
             name: string;
             article: string;
             verdict: components["schemas"]["Verdict"];
+            certainty: components["schemas"]["Certainty"];
             says: string;
             /** Format: int64 */
             priceCents: number;
@@ -2875,6 +2901,11 @@ export interface components {
             cold: components["schemas"]["DayWire"];
             bothCovered: boolean;
             says: string;
+        };
+        DeciderWire: {
+            figure: string;
+            /** @description Millimetres, at most three decimals. */
+            atMm: null | number;
         };
         DeliveryWire: {
             lines: components["schemas"]["CameLineWire"][];
@@ -2991,6 +3022,7 @@ export interface components {
             family: null | string;
             /** @enum {unknown} */
             wear: "snug" | "regular" | "easy" | null;
+            wearGaps: components["schemas"]["WearGapWire"][];
             wrist: components["schemas"]["WristWire"];
             ways: null | components["schemas"]["WaysWire"];
             tryOn: components["schemas"]["TryOnSheet"];
@@ -3152,6 +3184,7 @@ export interface components {
             watch: string;
             closed: boolean;
             verdict: components["schemas"]["Verdict"];
+            certainty: components["schemas"]["Certainty"];
             says: string;
         };
         /**
@@ -3240,8 +3273,10 @@ export interface components {
         };
         /** @enum {unknown} */
         JointGroup: "links" | "claspTwelve" | "claspSix" | "lugs";
+        JsonElement: unknown;
         JudgeAnswer: {
             verdict: components["schemas"]["Verdict"];
+            certainty: components["schemas"]["Certainty"];
             rules: components["schemas"]["RuleWire"][];
         };
         JudgeClaspRequest: {
@@ -3253,6 +3288,8 @@ export interface components {
             band: components["schemas"]["JudgedBand"];
             wearer?: null | components["schemas"]["JudgedWearer"];
         };
+        /** @enum {unknown} */
+        JudgedAttachment: "springBarDrilled" | "springBarBlind" | "fixedBar" | "screwBar" | "screwSlot" | "ownShape" | "notLookedAt";
         JudgedBand: {
             kind: components["schemas"]["BandKind"];
             material: components["schemas"]["BandMaterial"];
@@ -3271,6 +3308,8 @@ export interface components {
             layerThicknessMm?: null | number;
             family?: null | string;
             nickelSafe?: null | boolean;
+            /** @description Millimetres, at most three decimals. */
+            boreToFaceMm?: null | number;
         };
         JudgedClasp: {
             kind: components["schemas"]["ClaspKind"];
@@ -3300,7 +3339,7 @@ export interface components {
             otherEndPlain?: null | boolean;
         };
         JudgedWatch: {
-            attachment: components["schemas"]["Attachment"];
+            attachment: components["schemas"]["JudgedAttachment"];
             /** @description Millimetres, at most three decimals. */
             lugWidthMm?: null | number;
             /** @description Millimetres, at most three decimals. */
@@ -3429,7 +3468,7 @@ export interface components {
             wristMm: null | number;
         };
         /** @enum {unknown} */
-        Limit: "softFits" | "softShows" | "softSqueeze" | "rubberSqueeze" | "softTrim" | "metalFits" | "metalPlay" | "metalReading" | "metalFile" | "endRoom" | "curvedBar" | "usualBar" | "tubeRoom" | "tipRoom" | "barShorter" | "barLonger" | "slotPress" | "wristOverHeight" | "flatSided" | "pinPlay" | "pinShorter" | "claspSoftFits" | "claspSoftShows" | "claspSoftSqueeze" | "claspMetalFits" | "claspMetalPlay" | "claspMetalReading" | "tubeFits" | "tubePlay" | "buttonsLeast" | "buttonsMost" | "hotDay" | "coldDay" | "leadDays";
+        Limit: "softFits" | "softShows" | "softSqueeze" | "rubberSqueeze" | "softTrim" | "metalFits" | "metalPlay" | "metalReading" | "metalFile" | "endRoom" | "curvedBar" | "usualBar" | "tubeRoom" | "tipRoom" | "barShorter" | "barLonger" | "slotPress" | "wristOverHeight" | "flatSided" | "pinPlay" | "pinShorter" | "claspSoftFits" | "claspSoftShows" | "claspSoftSqueeze" | "claspMetalFits" | "claspMetalPlay" | "claspMetalReading" | "tubeFits" | "tubePlay" | "buttonsLeast" | "buttonsMost" | "hotDay" | "coldDay" | "leadDays" | "barGapFrom" | "barGapTo" | "lowBarGapFrom" | "lowBarGapTo" | "lugHoleFrom" | "lugHoleTo" | "softBoreFrom" | "softBoreTo" | "endBoreFrom" | "endBoreTo" | "claspBoreFrom" | "claspBoreTo" | "textileLayerFrom" | "textileLayerTo" | "leatherLayerFrom" | "leatherLayerTo" | "softEndFrom" | "softEndTo" | "metalEndFrom" | "metalEndTo" | "slotEndFrom" | "slotEndTo" | "microHalfFrom" | "microHalfTo" | "otherHalfFrom" | "otherHalfTo" | "wingHalfFrom" | "wingHalfTo" | "microStepFrom" | "microStepTo" | "microFewest" | "microMost";
         LimitWire: {
             limit: components["schemas"]["Limit"];
             rule: string;
@@ -3612,10 +3651,13 @@ export interface components {
             consent: null | components["schemas"]["ConsentWire"];
             lugWidthSpread: null | string;
             also: components["schemas"]["AlsoBandWire"][];
+            sure: components["schemas"]["CertaintyCount"][];
+            readNext: null | string;
         };
         MatchWire: {
             band: components["schemas"]["BandWire"];
             verdict: components["schemas"]["Verdict"];
+            certainty: components["schemas"]["Certainty"];
             deciding: null | string;
             rules: components["schemas"]["RuleWire"][];
             reach: null | components["schemas"]["WearerReach"];
@@ -3629,6 +3671,9 @@ export interface components {
             whyNotAlong: null | string;
             /** @enum {unknown} */
             also: "forTheBag" | "forLooks" | null;
+            /** Format: int32 */
+            alike: number;
+            missed: string[];
         };
         MayWire: {
             putRight: components["schemas"]["PermissionWire"];
@@ -4215,6 +4260,53 @@ export interface components {
             lines: components["schemas"]["QuoteLineWire"][];
             says: string;
         };
+        RankAnswer: {
+            order: components["schemas"]["RankedAnswer"][];
+        };
+        RankRequest: {
+            watch: components["schemas"]["JudgedWatch"];
+            bands: components["schemas"]["RankedBand"][];
+            wearer?: null | components["schemas"]["JudgedWearer"];
+            wishes?: null | components["schemas"]["RankedWishes"];
+        };
+        RankedAnswer: {
+            id: components["schemas"]["JsonElement"];
+            verdict: components["schemas"]["Verdict"];
+            certainty: components["schemas"]["Certainty"];
+            rules: components["schemas"]["RuleWire"][];
+        };
+        RankedBand: {
+            id: components["schemas"]["JsonElement"];
+            kind: components["schemas"]["BandKind"];
+            material: components["schemas"]["BandMaterial"];
+            /** @description Millimetres, at most three decimals. */
+            widthMm: number;
+            attaches: components["schemas"]["BandAttachment"];
+            end?: components["schemas"]["BandEnd"];
+            solidEnd?: null | boolean;
+            /** @description Millimetres, at most three decimals. */
+            endThicknessMm?: null | number;
+            /** @description Millimetres, at most three decimals. */
+            tubeBoreMm?: null | number;
+            /** Format: int32 */
+            layers?: null | number;
+            /** @description Millimetres, at most three decimals. */
+            layerThicknessMm?: null | number;
+            family?: null | string;
+            nickelSafe?: null | boolean;
+            /** @description Millimetres, at most three decimals. */
+            boreToFaceMm?: null | number;
+            finish?: null | string;
+            colour?: null | string;
+            inStock?: unknown;
+            /** Format: int64 */
+            priceCents?: null | number;
+            isHere?: boolean;
+        };
+        RankedWishes: {
+            finish?: null | string;
+            colour?: null | string;
+        };
         ReachHere: {
             lengths: number[];
             offItsPlace: number[];
@@ -4296,6 +4388,8 @@ export interface components {
             says: string;
             figure: null | string;
             work: components["schemas"]["WorkWire"][];
+            certainty: components["schemas"]["Certainty"];
+            decides: null | components["schemas"]["DeciderWire"];
         };
         RulerWire: {
             /** Format: double */
@@ -4311,7 +4405,7 @@ export interface components {
         RulersWire: {
             ease: components["schemas"]["RulerWire"];
             temper: components["schemas"]["Temper"];
-            offCentre: components["schemas"]["RulerWire"];
+            offCentre: null | components["schemas"]["RulerWire"];
             tighter: components["schemas"]["RulerWire"];
             looser: components["schemas"]["RulerWire"];
         };
@@ -4813,7 +4907,7 @@ export interface components {
             /** @description Millimetres, at most three decimals. */
             lengthMm: number;
             /** Format: double */
-            offCentreMm: number;
+            offCentreMm: null | number;
             seenSays: null | string;
             bench: components["schemas"]["BenchSheet"];
         };
@@ -4968,6 +5062,10 @@ export interface components {
             sigmaMm: number;
             says: null | string;
         };
+        WearGapWire: {
+            wear: components["schemas"]["WearPreference"];
+            text: string;
+        };
         WearItWire: {
             way: components["schemas"]["PullThroughWay"];
         };
@@ -4983,6 +5081,8 @@ export interface components {
             /** @description Millimetres, at most three decimals. */
             windowMm: number;
             text: string;
+            chance: null | string;
+            wrists: string;
         };
         WhenWire: {
             ask: components["schemas"]["Ask"];
@@ -4995,6 +5095,8 @@ export interface components {
             colour?: null | string;
             caseFinish?: null | string;
             caseColour?: null | string;
+            mustNotBeLost?: null | boolean;
+            letteringKept?: null | boolean;
         };
         Word: {
             role: components["schemas"]["PaintRole"];
@@ -5926,6 +6028,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["JudgeAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    rank: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RankRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RankAnswer"];
                 };
             };
             /** @description Bad Request */

@@ -37,6 +37,7 @@ export type TakeIn = Schemas['TakeInWire']
 export type TakeInSheet = Schemas['TakeInSheet']
 export type Temper = Schemas['Temper']
 export type Verdict = Schemas['Verdict']
+export type Certainty = Schemas['Certainty']
 export type Word = Schemas['Word']
 export type WearPreference = NonNullable<Schemas['GaugeWire']['wear']>
 

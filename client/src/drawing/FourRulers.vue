@@ -8,7 +8,8 @@ defineProps<{ rulers: Rulers }>()
 <template>
   <div class="four" aria-live="polite">
     <FitRuler name="Ease" :ruler="rulers.ease" :least="-2" :most="18" :temper="rulers.temper" />
-    <FitRuler name="Off-centre" :ruler="rulers.offCentre" :least="-8" :most="8" />
+    <FitRuler v-if="rulers.offCentre" name="Off-centre" :ruler="rulers.offCentre" :least="-8" :most="8" />
+    <p v-else class="quiet">Off-centre: not known</p>
     <FitRuler name="Left to tighten" :ruler="rulers.tighter" :least="0" :most="10" />
     <FitRuler name="Left to loosen" :ruler="rulers.looser" :least="0" :most="10" />
   </div>

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import type { Verdict } from '../api/shop'
+import type { Certainty, Verdict } from '../api/shop'
 
 defineProps<{
   verdict: Verdict
+  /** A likely one is drawn thin and says so. */
+  certainty?: Certainty
   /** Small, the word said to screen readers alone: its row says the rest. */
   bare?: boolean
   /** The word is heard, not seen. */
@@ -18,7 +20,7 @@ const words: Record<Verdict, string> = {
 </script>
 
 <template>
-  <span class="verdict" :class="{ bare, silent }">
+  <span class="verdict" :class="{ bare, silent, likely: certainty === 'likely' }">
     <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
       <circle v-if="verdict === 'fits'" class="ring" cx="12" cy="12" r="9" />
       <template v-else-if="verdict === 'compromise'">
@@ -35,7 +37,7 @@ const words: Record<Verdict, string> = {
         <path class="ring" d="M17 19.5 A9 9 0 1 1 8 4" />
       </template>
     </svg>
-    <span class="word">{{ words[verdict] }}</span>
+    <span class="word">{{ certainty === 'likely' ? 'likely ' : '' }}{{ words[verdict] }}</span>
   </span>
 </template>
 
@@ -49,6 +51,9 @@ const words: Record<Verdict, string> = {
   fill: none;
   stroke: currentColor;
   stroke-width: 3.4;
+}
+.likely .ring {
+  stroke-width: 1.5;
 }
 .thin {
   fill: none;

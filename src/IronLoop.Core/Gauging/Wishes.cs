@@ -8,4 +8,11 @@ namespace IronLoop.Core.Gauging;
 /// <param name="CaseFinish">Finish of the case's metal.</param>
 /// <param name="CaseColour">Colour of the case's metal.</param>
 public sealed record Wishes(
-    bool? Water = null, bool? NickelSensitive = null, bool? HairPull = null, string? Colour = null, string? CaseFinish = null, string? CaseColour = null);
+    bool? Water = null, bool? NickelSensitive = null, bool? HairPull = null, string? Colour = null, string? CaseFinish = null, string? CaseColour = null)
+{
+    /// <summary>Whether it must not be lost: held by both bars, or closed twice, is preferred.</summary>
+    public bool? MustNotBeLost { get; init; }
+
+    /// <summary>Whether the maker's clasp with its lettering is kept: a band that takes it is preferred.</summary>
+    public bool? LetteringKept { get; init; }
+}

@@ -61,5 +61,5 @@ public sealed record AlsoBand(StockBand Stock, PullThroughWay Way, AlsoAs As)
     /// <param name="free">How many of it are free.</param>
     public static Permission MayGoAlong(StockBand stock, Judgement judgement, int free) => Permission.Unless(
         stock.MayBeChosen(judgement, free).Why,
-        PieceOfWork.Lasting([.. judgement.Rules.SelectMany(r => r.Work)]) is { Length: > 0 } lasting ? $"{stock.Name} asks for work that cannot be undone ({lasting}): choose it for a job of its own." : null);
+        PieceOfWork.Lasting(judgement.SureWork) is { Length: > 0 } lasting ? $"{stock.Name} asks for work that cannot be undone ({lasting}): choose it for a job of its own." : null);
 }

@@ -181,7 +181,7 @@ public static class JobActs
     /// <param name="judgement">What the rules say of it on this watch.</param>
     /// <param name="free">How many of it are free.</param>
     public static Permission MayBeChosen(this StockBand stock, Judgement judgement, int free) => Permission.Unless(
-        judgement.Rules.FirstOrDefault(r => r.Verdict == Verdict.No && r.Rule != WearerRule.Name) is { } no ? $"{stock.Name} does not go on this watch. {no.Says}" : null,
+        judgement.Rules.FirstOrDefault(r => r.Refuses && r.Rule != WearerRule.Name) is { } no ? $"{stock.Name} does not go on this watch. {no.Says}" : null,
         free > 0 ? null : $"{stock.Name} is not in stock, or all are chosen for other jobs.");
 
     /// <summary>Whether the band may be worn in a way.</summary>

@@ -239,19 +239,19 @@ public sealed class JobSnapshot
             return [];
         var end = chosen.ClaspEnd(Figures, Clasp, Account);
         if (OtherClasp?.Part is { Clasp: { } other })
-            return [.. ClaspToBand.Judge(end, other.Facts, House.Limits, Clasp.Fit).SelectMany(r => r.Work)];
+            return new Judgement(ClaspToBand.Judge(end, other.Facts, House.Limits, Clasp.Fit)).SureWork;
         return end.Pierced == false ? ClaspBarRule.NotPierced(Figures[GaugedFigure.ClaspBar]).Work : [];
     }
 
     /// <summary>The work that the band asks for before it goes on; one that is on the watch already asks for none.</summary>
-    public IReadOnlyList<PieceOfWork> BandWork() => [.. _goingOn.Value.SelectMany(r => r.Work), .. Job.ExtraHole is { } after && Work is null && Band?.Strap?.ExtraAfter == after ? (PieceOfWork[])[Jobs.ExtraHole.Work(after)] : []];
+    public IReadOnlyList<PieceOfWork> BandWork() => [.. new Judgement(_goingOn.Value).SureWork, .. Job.ExtraHole is { } after && Work is null && Band?.Strap?.ExtraAfter == after ? (PieceOfWork[])[Jobs.ExtraHole.Work(after)] : []];
 
     /// <summary>The rule that keeps the band off this watch, as it is gauged now; null where none does, or it is on already.</summary>
-    public RuleVerdict? KeptOff => _goingOn.Value.FirstOrDefault(r => r.Verdict == Verdict.No);
+    public RuleVerdict? KeptOff => _goingOn.Value.FirstOrDefault(r => r.Refuses);
 
     /// <summary>The rule that keeps it off, worn in a way; null where none does.</summary>
     /// <param name="way">The way it is worn; not looked at where it is not pulled through.</param>
-    public RuleVerdict? KeptOffWorn(PullThroughWay way) => GoingOn(way).FirstOrDefault(r => r.Verdict == Verdict.No);
+    public RuleVerdict? KeptOffWorn(PullThroughWay way) => GoingOn(way).FirstOrDefault(r => r.Refuses);
 
     // Whether it closes right on the wearer asks for no work, and keeps nothing off.
     private IReadOnlyList<RuleVerdict> GoingOn(PullThroughWay way) => Stock is { } stock && Work is null && !Came.IsWanted

@@ -84,6 +84,12 @@ public sealed record BandFacts(BandKind Kind, BandMaterial Material, Length Widt
     /// <summary>Thickness of its end, where it lies at the bar.</summary>
     public Length? EndThickness { get; init; }
 
+    /// <summary>From the centre of its bore to its face toward the case, of a straight end of a link bracelet.</summary>
+    public Length? BoreToFace { get; init; }
+
+    /// <summary>Whether its leather is firm, not soft; null when nobody said.</summary>
+    public bool? IsFirm { get; init; }
+
     /// <summary>Bore of the tube its bar goes through.</summary>
     public Length? TubeBore { get; init; }
 

@@ -106,6 +106,102 @@ public enum Limit
 
     /// <summary>How many days a part takes that is not here.</summary>
     LeadDays,
+
+    /// <summary>The least that is usual: bar gap.</summary>
+    BarGapFrom,
+
+    /// <summary>The most that is usual: bar gap.</summary>
+    BarGapTo,
+
+    /// <summary>The least that is usual: bar gap of a head under 8 mm high.</summary>
+    LowBarGapFrom,
+
+    /// <summary>The most that is usual: bar gap of a head under 8 mm high.</summary>
+    LowBarGapTo,
+
+    /// <summary>The least that is usual: lug hole.</summary>
+    LugHoleFrom,
+
+    /// <summary>The most that is usual: lug hole.</summary>
+    LugHoleTo,
+
+    /// <summary>The least that is usual: bore of a strap’s end.</summary>
+    SoftBoreFrom,
+
+    /// <summary>The most that is usual: bore of a strap’s end.</summary>
+    SoftBoreTo,
+
+    /// <summary>The least that is usual: bore of a metal band’s end.</summary>
+    EndBoreFrom,
+
+    /// <summary>The most that is usual: bore of a metal band’s end.</summary>
+    EndBoreTo,
+
+    /// <summary>The least that is usual: bore at a metal band’s clasp.</summary>
+    ClaspBoreFrom,
+
+    /// <summary>The most that is usual: bore at a metal band’s clasp.</summary>
+    ClaspBoreTo,
+
+    /// <summary>The least that is usual: one layer of a textile band.</summary>
+    TextileLayerFrom,
+
+    /// <summary>The most that is usual: one layer of a textile band.</summary>
+    TextileLayerTo,
+
+    /// <summary>The least that is usual: one layer of a leather or rubber band.</summary>
+    LeatherLayerFrom,
+
+    /// <summary>The most that is usual: one layer of a leather or rubber band.</summary>
+    LeatherLayerTo,
+
+    /// <summary>The least that is usual: thickness of a strap’s end.</summary>
+    SoftEndFrom,
+
+    /// <summary>The most that is usual: thickness of a strap’s end.</summary>
+    SoftEndTo,
+
+    /// <summary>The least that is usual: thickness of a metal band’s end.</summary>
+    MetalEndFrom,
+
+    /// <summary>The most that is usual: thickness of a metal band’s end.</summary>
+    MetalEndTo,
+
+    /// <summary>The least that is usual: thickness of an end for a slot.</summary>
+    SlotEndFrom,
+
+    /// <summary>The most that is usual: thickness of an end for a slot.</summary>
+    SlotEndTo,
+
+    /// <summary>The least that is usual: half of a fold-over on the micro-adjust side.</summary>
+    MicroHalfFrom,
+
+    /// <summary>The most that is usual: half of a fold-over on the micro-adjust side.</summary>
+    MicroHalfTo,
+
+    /// <summary>The least that is usual: half of a fold-over on the other side.</summary>
+    OtherHalfFrom,
+
+    /// <summary>The most that is usual: half of a fold-over on the other side.</summary>
+    OtherHalfTo,
+
+    /// <summary>The least that is usual: half of a butterfly.</summary>
+    WingHalfFrom,
+
+    /// <summary>The most that is usual: half of a butterfly.</summary>
+    WingHalfTo,
+
+    /// <summary>The least that is usual: from one micro-adjust place to the next.</summary>
+    MicroStepFrom,
+
+    /// <summary>The most that is usual: from one micro-adjust place to the next.</summary>
+    MicroStepTo,
+
+    /// <summary>The fewest micro-adjust places that are usual.</summary>
+    MicroFewest,
+
+    /// <summary>The most micro-adjust places that are usual.</summary>
+    MicroMost,
 }
 
 /// <summary>What is known of a limit.</summary>
@@ -118,6 +214,7 @@ public enum Limit
 public sealed record LimitKind(Limit Limit, string Rule, string Says, decimal Usual, AllowedNumber Allowed, bool IsLength = true)
 {
     private static readonly AllowedNumber UpTo5 = new(0, 5);
+    private static readonly AllowedNumber UpTo80 = new(0, 80);
 
     /// <summary>All limits, in the order of the rules.</summary>
     public static IReadOnlyList<LimitKind> All { get; } =
@@ -156,6 +253,38 @@ public sealed record LimitKind(Limit Limit, string Rule, string Says, decimal Us
         new(Limit.HotDay, "seasons", "A hot day asks for this much more room", 3m, new AllowedNumber(0, 10)),
         new(Limit.ColdDay, "seasons", "A cold day asks for this much less room", 2m, new AllowedNumber(0, 10)),
         new(Limit.LeadDays, "ordering", "Days until a part is here that has to be ordered", 5m, new AllowedNumber(1, 90), IsLength: false),
+        new(Limit.BarGapFrom, UsualRange.Name, "Bar gap: usually at least", 1.5m, UpTo5),
+        new(Limit.BarGapTo, UsualRange.Name, "Bar gap: usually at most", 3.2m, UpTo5),
+        new(Limit.LowBarGapFrom, UsualRange.Name, "Bar gap of a head under 8 mm high: usually at least", 1.2m, UpTo5),
+        new(Limit.LowBarGapTo, UsualRange.Name, "Bar gap of a head under 8 mm high: usually at most", 2.0m, UpTo5),
+        new(Limit.LugHoleFrom, UsualRange.Name, "Lug hole: usually at least", 0.8m, UpTo5),
+        new(Limit.LugHoleTo, UsualRange.Name, "Lug hole: usually at most", 1.3m, UpTo5),
+        new(Limit.SoftBoreFrom, UsualRange.Name, "Bore of a strap’s end: usually at least", 1.5m, UpTo5),
+        new(Limit.SoftBoreTo, UsualRange.Name, "Bore of a strap’s end: usually at most", 2.2m, UpTo5),
+        new(Limit.EndBoreFrom, UsualRange.Name, "Bore of a metal band’s end: usually at least", 1.3m, UpTo5),
+        new(Limit.EndBoreTo, UsualRange.Name, "Bore of a metal band’s end: usually at most", 2.1m, UpTo5),
+        new(Limit.ClaspBoreFrom, UsualRange.Name, "Bore at a metal band’s clasp: usually at least", 1.0m, UpTo5),
+        new(Limit.ClaspBoreTo, UsualRange.Name, "Bore at a metal band’s clasp: usually at most", 1.8m, UpTo5),
+        new(Limit.TextileLayerFrom, UsualRange.Name, "One layer of a textile band: usually at least", 1.0m, UpTo5),
+        new(Limit.TextileLayerTo, UsualRange.Name, "One layer of a textile band: usually at most", 1.8m, UpTo5),
+        new(Limit.LeatherLayerFrom, UsualRange.Name, "One layer of a leather or rubber band: usually at least", 1.4m, UpTo5),
+        new(Limit.LeatherLayerTo, UsualRange.Name, "One layer of a leather or rubber band: usually at most", 2.4m, UpTo5),
+        new(Limit.SoftEndFrom, UsualRange.Name, "Thickness of a strap’s end: usually at least", 2.0m, UpTo5),
+        new(Limit.SoftEndTo, UsualRange.Name, "Thickness of a strap’s end: usually at most", 5.0m, UpTo5),
+        new(Limit.MetalEndFrom, UsualRange.Name, "Thickness of a metal band’s end: usually at least", 2.2m, UpTo5),
+        new(Limit.MetalEndTo, UsualRange.Name, "Thickness of a metal band’s end: usually at most", 4.0m, UpTo5),
+        new(Limit.SlotEndFrom, UsualRange.Name, "Thickness of an end for a slot: usually at least", 0.8m, UpTo5),
+        new(Limit.SlotEndTo, UsualRange.Name, "Thickness of an end for a slot: usually at most", 2.0m, UpTo5),
+        new(Limit.MicroHalfFrom, UsualRange.Name, "Half of a fold-over on the micro-adjust side: usually at least", 8m, UpTo80),
+        new(Limit.MicroHalfTo, UsualRange.Name, "Half of a fold-over on the micro-adjust side: usually at most", 20m, UpTo80),
+        new(Limit.OtherHalfFrom, UsualRange.Name, "Half of a fold-over on the other side: usually at least", 13m, UpTo80),
+        new(Limit.OtherHalfTo, UsualRange.Name, "Half of a fold-over on the other side: usually at most", 24m, UpTo80),
+        new(Limit.WingHalfFrom, UsualRange.Name, "Half of a butterfly: usually at least", 1.5m, UpTo80),
+        new(Limit.WingHalfTo, UsualRange.Name, "Half of a butterfly: usually at most", 7m, UpTo80),
+        new(Limit.MicroStepFrom, UsualRange.Name, "From one micro-adjust place to the next: usually at least", 1.5m, UpTo5),
+        new(Limit.MicroStepTo, UsualRange.Name, "From one micro-adjust place to the next: usually at most", 3m, UpTo5),
+        new(Limit.MicroFewest, UsualRange.Name, "Micro-adjust places: usually at least", 2m, new AllowedNumber(1, 20), IsLength: false),
+        new(Limit.MicroMost, UsualRange.Name, "Micro-adjust places: usually at most", 8m, new AllowedNumber(1, 20), IsLength: false),
     ];
 }
 

@@ -9,7 +9,7 @@ public enum Verdict
     /// <summary>Goes on as it is, with a drawback the owner must be told.</summary>
     Compromise,
 
-    /// <summary>A measurement is missing.</summary>
+    /// <summary>A measurement is missing, and nothing is usual that could be gone by.</summary>
     Unknown,
 
     /// <summary>Goes on after work.</summary>
@@ -94,6 +94,23 @@ public sealed record RuleVerdict(string Rule, Verdict Verdict, string Says, IRea
     /// <summary>The number that decides it, short, for a look along many; null where no number does.</summary>
     public string? Figure { get; init; }
 
+    /// <summary>What it comes to over the figures nobody read; null where all that it asks for is read.</summary>
+    public Openness? Open { get; init; }
+
+    /// <summary>How sure it is.</summary>
+    public Certainty Certainty => Verdict == Verdict.Unknown ? Certainty.Unknown : Open is null || Open.Best == Open.Worst ? Certainty.Certain : Certainty.Likely;
+
+    /// <summary>Whether it keeps the thing off, whatever is unread.</summary>
+    public bool Refuses => Verdict == Verdict.No && Certainty == Certainty.Certain;
+
+    /// <summary>The worst that a reading may make of it.</summary>
+    public Verdict AtWorst => Certainty switch
+    {
+        Certainty.Certain => Verdict,
+        Certainty.Likely => Open!.Worst,
+        _ => Verdict.No,
+    };
+
     /// <summary>A verdict without work.</summary>
     public RuleVerdict(string rule, Verdict verdict, string says)
         : this(rule, verdict, says, [])
@@ -107,4 +124,22 @@ public sealed record Judgement(IReadOnlyList<RuleVerdict> Rules)
 {
     /// <summary>The worst of the rules.</summary>
     public Verdict Verdict => Rules.Count == 0 ? Verdict.Unknown : Rules.Max(r => r.Verdict);
+
+    /// <summary>The work it asks for whatever is unread; what is only likely waits for its reading.</summary>
+    public IReadOnlyList<PieceOfWork> SureWork => [.. Rules.Where(r => r.Certainty == Certainty.Certain).SelectMany(r => r.Work)];
+
+    /// <summary>How sure it is: certain when no rule that is not certain could make it worse; a certain no is certain whatever is unread.</summary>
+    public Certainty Certainty => Of(Verdict, Rules);
+
+    /// <summary>How sure a verdict is that some rules come to together.</summary>
+    private static Certainty Of(Verdict verdict, IReadOnlyList<RuleVerdict> rules)
+    {
+        if (verdict == Verdict.Unknown)
+            return Certainty.Unknown;
+        var stands = Verdict.Fits;
+        foreach (var rule in rules)
+            if (rule.Certainty == Certainty.Certain && rule.Verdict > stands)
+                stands = rule.Verdict;
+        return stands == verdict && rules.All(r => r.Certainty == Certainty.Certain || r.AtWorst <= verdict) ? Certainty.Certain : Certainty.Likely;
+    }
 }

@@ -31,8 +31,8 @@ public sealed record ClaspBench(
     /// <summary>The fit with the present clasp; null while it cannot be worked out.</summary>
     public ClaspEffect? Present { get; } = Target is { } target ? ClaspOnBand.Effect(Band, target, BareHead, Habits) : null;
 
-    /// <summary>What the rules say of the present clasp, measured as it is.</summary>
-    public Judgement JudgePresent(ClaspFacts clasp) => new([.. Fitting(clasp), .. Target is { } target ? (RuleVerdict[])[ClaspReachRule.Judge(Present, null, target)] : []]);
+    /// <summary>What the rules say of the present clasp, measured as it is; it is on, so nothing is said of it that nobody measured.</summary>
+    public Judgement JudgePresent(ClaspFacts clasp) => new([.. Fitting(clasp).Where(r => r.Certainty == Certainty.Certain), .. Target is { } target && Present is { } present ? (RuleVerdict[])[ClaspReachRule.Judge(present, null, target)] : []]);
 
     /// <summary>Judges one clasp.</summary>
     public ClaspCandidate Judge(Part part)
@@ -45,11 +45,13 @@ public sealed record ClaspBench(
             return new ClaspCandidate(part, new Judgement(rules), null, Cures: false);
         if (!ClaspOnBand.CanPlan(Band, clasp))
         {
-            rules.Add(new RuleVerdict(ClaspReachRule.Name, Verdict.Unknown, "Measure the clasp’s two half lengths: from each last pivot to its centre."));
+            if (Target is { } length && OverUsualHalves(part.Name, clasp, length) is { } likely)
+                rules.Add(likely);
             return new ClaspCandidate(part, new Judgement(rules), null, Cures: false);
         }
         var effect = Target is { } wanted ? ClaspOnBand.Effect(ClaspOnBand.With(Band, part.Name, clasp), wanted, BareHead, Habits) : null;
-        rules.Add(ClaspReachRule.Judge(effect, Present, Target ?? default));
+        if (effect is { } made && Target is { } asked)
+            rules.Add(ClaspReachRule.Judge(made, Present, asked));
         var judgement = new Judgement(rules);
         // A cure that does not go on is none.
         return new ClaspCandidate(
@@ -57,19 +59,45 @@ public sealed record ClaspBench(
     }
 
     /// <summary>
-    /// All clasps, best first: by verdict; then those that cure a bracelet between sizes; then by how near the best length
-    /// comes and how much is left each way; then by the smaller largest gap and the lower price.
+    /// All clasps, best first: what is certain of them, looks left out; what goes on as it is wherever the unread figures lie; those that cure a
+    /// bracelet between sizes; the kind that is on it now; looks; how near the best length comes and how much is left each way; the smaller
+    /// largest gap; the lower price.
     /// </summary>
     public IReadOnlyList<ClaspCandidate> Rank(IEnumerable<Part> parts) =>
     [
         .. parts.Where(p => p.Clasp is not null).Select(Judge)
-            .OrderBy(c => c.Judgement.Verdict)
+            .OrderBy(c => Stands(c.Judgement))
+            .ThenBy(c => Off(c.Judgement))
+            .ThenBy(c => c.Judgement.Certainty)
             .ThenByDescending(c => c.Cures)
+            .ThenBy(c => c.Part.Clasp!.Facts.Kind != Band.ClaspKind)
+            .ThenBy(c => c.Judgement.Rules.FirstOrDefault(r => r.Rule == ClaspFinishRule.Name)?.Verdict ?? Verdict.Fits)
             .ThenBy(Amiss)
             .ThenBy(c => c.Effect?.Reach.LargestGap ?? Length.FromMillimetres(1_000))
             .ThenBy(c => c.Part.PriceCents)
             .ThenBy(c => c.Part.Article, StringComparer.Ordinal),
     ];
+
+    private static Verdict Stands(Judgement judgement) => judgement.Rules
+        .Where(r => r.Certainty != Certainty.Likely && r.Rule != ClaspFinishRule.Name)
+        .Select(r => r.Verdict == Verdict.Work && r.Work.All(w => w.Reversible) ? Verdict.Compromise : r.Verdict)
+        .DefaultIfEmpty(Verdict.Fits).Max();
+
+    private static int Off(Judgement judgement) => (int)Math.Round(10 * (1 - judgement.Rules.Aggregate(1.0, (on, r) => on * (1 - (r.Certainty == Certainty.Likely ? r.Open!.Off : 0)))));
+
+    // Its word at the usual half lengths; nothing is drawn of them.
+    private RuleVerdict? OverUsualHalves(string name, StockedClasp clasp, FitTarget target)
+    {
+        var usual = clasp with { Loop = ClaspOnBand.UsualLoop(clasp.Facts.Kind, Band.Clasp?.MicroSide ?? Side.Twelve, Limits) };
+        if (ClaspOnBand.Effect(ClaspOnBand.With(Band, name, usual), target, BareHead, Habits) is not { } effect)
+            return null;
+        var judged = ClaspReachRule.Judge(effect, Present, target);
+        return judged with
+        {
+            Says = $"With the usual half lengths: {judged.Says} Measure them, from each last pivot to its centre.",
+            Open = Openness.Looked(OpenFigure.ClaspHalves, Verdict.Fits, Verdict.No),
+        };
+    }
 
     private IEnumerable<RuleVerdict> Fitting(ClaspFacts clasp)
     {

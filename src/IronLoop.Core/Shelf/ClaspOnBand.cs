@@ -41,6 +41,19 @@ public static class ClaspOnBand
         return new ClaspEffect(fit.Length, 0, 0, fit.Misfit, shortfall, fit.Tighter, fit.Looser, 0, holed.Holes > 1, holed.Reach());
     }
 
+    /// <summary>What a clasp nobody measured usually adds to a bracelet's loop.</summary>
+    /// <param name="kind">What kind it is.</param>
+    /// <param name="micro">The side its micro-adjust is on.</param>
+    /// <param name="limits">The house's limits.</param>
+    public static BraceletClasp UsualLoop(ClaspKind kind, Side micro, HouseLimits limits)
+    {
+        if (kind == Matching.ClaspKind.Butterfly)
+            return new BraceletClasp(UsualRange.WingHalf(limits).Middle, UsualRange.WingHalf(limits).Middle, micro, 1, Length.Zero, 0);
+        var (here, there) = (UsualRange.MicroHalf(limits).Middle, UsualRange.OtherHalf(limits).Middle);
+        var places = Math.Max(1, (int)((limits.Thousandths(Limit.MicroFewest) + limits.Thousandths(Limit.MicroMost)) / 2_000));
+        return new BraceletClasp(micro == Side.Twelve ? here : there, micro == Side.Twelve ? there : here, micro, places, UsualRange.MicroStep(limits).Middle, 0);
+    }
+
     /// <summary>Whether a clasp's half lengths are known, so that a bracelet can be planned with it.</summary>
     public static bool CanPlan(Band band, StockedClasp clasp) => band.Links is null || clasp.Loop is not null;
 }

@@ -25,15 +25,30 @@ public static class MatchBand
     /// <param name="house">What the shop has; the usual when null.</param>
     /// <param name="reach">What the band can make, where it is worked out already.</param>
     /// <param name="wanted">The lengths wanted, where several bands are judged.</param>
+    /// <param name="isOn">Whether it is on the watch already: then nothing is asked of how it would go on.</param>
     public static Judgement Judge(
-        Figures figures, Band band, PullThroughWay way = PullThroughWay.Double, House? house = null, Reach? reach = null, WantedLengths? wanted = null)
+        Figures figures, Band band, PullThroughWay way = PullThroughWay.Double, House? house = null, Reach? reach = null, WantedLengths? wanted = null, bool isOn = false)
     {
         house ??= House.Usual;
         wanted ??= new WantedLengths(figures);
-        return new Judgement([
-            .. BandToWatch.Judge(figures.Watch, band.FactsWorn(way), figures.Wearer, house.Bars, house.Limits),
-            Wearer(band, wanted.Of(band, way), wanted.BareHead, reach),
-        ]);
+        var rules = BandToWatch.Judge(figures.Watch, band.FactsWorn(way), figures.Wearer, house.Bars, house.Limits);
+        if (isOn)
+            rules = BandToWatch.OfOneThatIsOn(rules);
+        return new Judgement(Wearer(band, wanted.Of(band, way), wanted.BareHead, reach) is { } wearer ? [.. rules, wearer] : rules);
+    }
+
+    /// <summary>The chance that a band is right on this wearer at the first opening, 0 to 1.</summary>
+    /// <param name="figures">What was gauged.</param>
+    /// <param name="band">The band.</param>
+    /// <param name="wanted">The length wanted.</param>
+    /// <returns>Null while it is not known how well that length is known.</returns>
+    public static double? Chance(Figures figures, Band band, FitTarget wanted)
+    {
+        if (wanted.Sigma == Length.Zero)
+            return null;
+        if (band.Holed(figures.BareHead) is { } holed)
+            return FirstTimeChance.Of(holed, wanted);
+        return band.Links is null ? null : Planner.Recommend(Sizing.Request(band, wanted, figures.Habits)).Figures.Chance;
     }
 
     /// <summary>The spring bar of the shop's that is right for a band on a watch.</summary>
@@ -50,13 +65,10 @@ public static class MatchBand
         if (band.Holed(bareHead) is { } holed)
             return holed.Reach();
         // The target says only what is judged; it does not change what can be made.
-        return band.Links is null ? null : Reach.Of(Sizing.Request(band, new FitTarget(Length.Zero, Length.Zero, Length.Zero)));
+        return band.Links is null ? null : Reach.WithOffCentre(Sizing.Request(band, new FitTarget(Length.Zero, Length.Zero, Length.Zero)));
     }
 
-    private static RuleVerdict Wearer(Band band, FitTarget? target, Head? bareHead, Reach? known)
-    {
-        return target is { } wanted && (known ?? ReachOf(band, bareHead)) is { } reach
-            ? WearerRule.Judge(reach, wanted, band.Holed(bareHead))
-            : WearerRule.Judge(Reach.Of([]), null);
-    }
+    // Nothing is judged of a wearer nobody measured.
+    private static RuleVerdict? Wearer(Band band, FitTarget? target, Head? bareHead, Reach? known) =>
+        target is { } wanted && (known ?? ReachOf(band, bareHead)) is { } reach ? WearerRule.Judge(reach, wanted, band.Holed(bareHead)) : null;
 }

@@ -68,6 +68,7 @@ internal static class Calls
         var figures = app.WorkOutFigures();
         figures.MapFit();
         figures.MapJudge();
+        figures.MapRank();
         if (StartedBy.IsReal)
             app.Services.GetRequiredService<Metrics>().Map(app);
         app.MapDoor();

@@ -34,7 +34,7 @@ internal static class OwnersCard
         {
             sheet.Part("How it sits", loop.Leaves is { } leaves
                 ? $"{Room(rulers.Ease.Mm)} From where it is closed there is {leaves}."
-                : $"{Room(rulers.Ease.Mm)} The clasp sits {Centre(rulers.OffCentre.Mm)}. It can be closed {rulers.Tighter.Text} tighter and {rulers.Looser.Text} looser without touching a link.");
+                : $"{Room(rulers.Ease.Mm)} {(rulers.OffCentre is { } centre ? $"The clasp sits {Centre(centre.Mm)}. " : "")}It can be closed {rulers.Tighter.Text} tighter and {rulers.Looser.Text} looser without touching a link.");
         }
         var closes = file.OtherClasp?.Part.Clasp?.Facts.Kind ?? file.ClaspKind;
         if (file.Band is { } band && Core.HandOver.ClaspInUse.Of(band, closes, file.Way) is { Count: > 0 } use)

@@ -51,7 +51,7 @@ internal static class BandChoice
     /// <summary>Work that cannot be undone waits for the owner's written consent, recorded with what it is for.</summary>
     private static void Consent(ShopWork work, JobSnapshot file, StockBand stock, Judgement judgement, string signedBy, DateTimeOffset at)
     {
-        var asked = judgement.Rules.SelectMany(r => r.Work).ToList();
+        var asked = judgement.SureWork;
         var words = PieceOfWork.Lasting(asked);
         if (words.Length == 0 || signedBy.Length == 0 && Consents.Of(work, file.Job.Id)?.IsTo(stock.Id, asked) == true)
             return;

@@ -62,7 +62,9 @@ internal sealed record BandSheet(
     string? EndThickness = null,
     string? TubeBore = null,
     string? ClaspEnd = null,
-    bool? NickelSafe = null)
+    bool? NickelSafe = null,
+    string? BoreToFace = null,
+    bool? Firm = null)
 {
     private static readonly AllowedLength Thicknesses = AllowedLength.Mm(0.6m, 12);
     private static readonly AllowedLength StrapLengths = AllowedLength.Mm(20, 250);
@@ -91,6 +93,8 @@ internal sealed record BandSheet(
             End = End,
             EndThickness = refusals.Typed("$.endThickness", EndThickness, FigureKind.For(GaugedFigure.BandEnd).Allowed),
             TubeBore = refusals.Typed("$.tubeBore", TubeBore, BandFacts.Bores),
+            BoreToFace = refusals.Typed("$.boreToFace", BoreToFace, FigureKind.For(GaugedFigure.BandEnd).Allowed),
+            IsFirm = Firm,
             NickelSafe = NickelSafe,
             Finish = finish.Length > 0 ? finish : null,
             Colour = colour.Length > 0 ? colour : null,

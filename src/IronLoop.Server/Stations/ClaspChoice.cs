@@ -38,9 +38,9 @@ internal static class ClaspChoice
             throw RefusedException.NotFound($"There is no clasp with number {partId} on the list.");
         var id = file.Job.Id;
         var judged = bench.Judge(part.Part).Judgement;
-        if (judged.Verdict == Verdict.No)
-            throw RefusedException.Conflict($"{part.Part.Name} does not go on: {judged.Rules.First(r => r.Verdict == Verdict.No).Says}");
-        Consent(work, file, [.. judged.Rules.SelectMany(r => r.Work)], signedBy, at);
+        if (judged.Rules.FirstOrDefault(r => r.Refuses) is { } no)
+            throw RefusedException.Conflict($"{part.Part.Name} does not go on: {no.Says}");
+        Consent(work, file, judged.SureWork, signedBy, at);
         JobClasps.Set(work, id, file.Clasp with { PartId = part.Id });
         Plans.Drop(work, id);
         PartsTaken.LeaveClasp(work, id);

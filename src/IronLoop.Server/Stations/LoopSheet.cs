@@ -53,7 +53,7 @@ internal sealed record LoopSheet(
     /// <summary>Ease, centre and what is left, in one sentence.</summary>
     public string FinalFigures => Rulers is not { } rulers ? ""
         : Leaves is { } leaves ? $"Ease {rulers.Ease.Text}; {leaves}."
-        : $"Ease {rulers.Ease.Text}, off-centre {rulers.OffCentre.Text}, {rulers.Tighter.Text} left to tighten and {rulers.Looser.Text} to loosen.";
+        : $"Ease {rulers.Ease.Text}, off-centre {rulers.OffCentre?.Text ?? "not known"}, {rulers.Tighter.Text} left to tighten and {rulers.Looser.Text} to loosen.";
 
     // Several sheets tell of it: it is worked out once, and let go with the job as it is known.
     private static readonly ConditionalWeakTable<JobSnapshot, LoopSheet> Known = [];
@@ -193,13 +193,11 @@ internal sealed record LoopSheet(
         // Two tenths apart is as close as ticks are drawn.
         IReadOnlyList<decimal> Near(IEnumerable<Length> lengths) =>
             [.. lengths.Where(l => (l - target.Length).Abs() <= ReachShown).Select(l => Math.Round(l.Millimetres * 5) / 5).Distinct()];
-        Length? Wrist(Length? loop, Length ease) =>
-            loop is { } length ? WristServed.By((length - ease).ApproximateMillimetres, file.Figures.Aspect, head, file.PivotHeight) : null;
+        var (smallest, largest) = WristServed.Range(reach.Shortest, reach.Longest, wear, file.Figures.Aspect, head, file.PivotHeight);
         var gap = reach.GapAt(target.Length, target.Window);
         return new ReachHere(
             Near(reach.Lengths.Select(l => l.Length)), Near(offItsPlace),
-            reach.Shortest, reach.Longest, reach.LargestGap, gap?.Below, gap?.Above, target.Length, target.Window, Wrist(reach.Shortest, wear.Most),
-            Wrist(reach.Longest, wear.Least));
+            reach.Shortest, reach.Longest, reach.LargestGap, gap?.Below, gap?.Above, target.Length, target.Window, smallest, largest);
     }
 
     /// <summary>What is left both ways; what locks anywhere is said in millimetres.</summary>
@@ -317,7 +315,7 @@ internal sealed record LoopSheet(
     };
 
     private static RulersWire Draw(FitRulers rulers) => new(
-        RulerWire.Of(rulers.Ease), rulers.Temper, RulerWire.Of(rulers.OffCentre), RulerWire.Of(rulers.Tighter), RulerWire.Of(rulers.Looser));
+        RulerWire.Of(rulers.Ease), rulers.Temper, rulers.OffCentre is { } centre ? RulerWire.Of(centre) : null, RulerWire.Of(rulers.Tighter), RulerWire.Of(rulers.Looser));
 
     private static AtTheClaspWire AtTheClasp(JobSnapshot file, Side side) => new(
         LinkMarks.WhyNotFreed(file.Chosen?.Unmarked.Links?.On(side) ?? [], side, Length.Zero) is null,

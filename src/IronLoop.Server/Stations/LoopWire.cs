@@ -135,7 +135,7 @@ internal sealed record DaysWire(DayWire Hot, DayWire Cold, bool BothCovered, str
 /// <summary>Which way the head leans.</summary>
 internal sealed record LeanWire(double Degrees, Side? Toward, string Says);
 
-internal sealed record RulersWire(RulerWire Ease, Temper Temper, RulerWire OffCentre, RulerWire Tighter, RulerWire Looser);
+internal sealed record RulersWire(RulerWire Ease, Temper Temper, RulerWire? OffCentre, RulerWire Tighter, RulerWire Looser);
 
 /// <summary>What the loop comes to.</summary>
 internal sealed record LoopFiguresWire(Length LengthMm, Length TargetMm, double NeededMm, double SigmaMm, int ChancePercent, string Chance, int LinksMoved, Length MisfitMm, decimal TroubleMm);

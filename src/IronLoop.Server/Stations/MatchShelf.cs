@@ -50,7 +50,7 @@ internal sealed class MatchShelf
         _colours = Distinct(_colours.Concat(now.Select(b => b.Colour)));
     }
 
-    public static Shelved OnShelf(StockBand stock, ShelfReach? reach) => new(stock.Id, stock.Band, stock.PriceCents, stock.InStock, reach);
+    public static Shelved OnShelf(StockBand stock, ShelfReach? reach) => new(stock.Id, stock.Band, stock.PriceCents, stock.InStock, reach, stock.Name);
 
     private static string[] Distinct(IEnumerable<string> words) =>
         [.. words.Where(w => w.Length > 0).Distinct(StringComparer.OrdinalIgnoreCase).Order(StringComparer.OrdinalIgnoreCase).Take(200)];

@@ -20,6 +20,7 @@ public static class Bands
         ("kind", s => s.Band.Facts.Kind), ("material", s => s.Band.Facts.Material), ("attaches", s => s.Band.Facts.Attaches), ("width_um", s => s.Band.Facts.Width),
         ("solid_end", s => s.Band.Facts.SolidEnd), ("family", s => s.Band.Facts.Family), ("end_shape", s => s.Band.Facts.End), ("end_thickness_um", s => s.Band.Facts.EndThickness),
         ("tube_bore_um", s => s.Band.Facts.TubeBore), ("nickel_safe", s => s.Band.Facts.NickelSafe),
+        ("bore_to_face_um", s => s.Band.Facts.BoreToFace), ("firm", s => s.Band.Facts.IsFirm),
         ("thickness_um", s => s.Band.Thickness), ("clasp_name", s => s.Band.ClaspName), ("clasp_kind", s => s.Band.ClaspKind), ("clasp_flap", s => s.Band.HasFlap),
         ("clasp_end_um", s => s.Band.ClaspEnd), ("fastener", s => s.Band.Fastener), ("pin_um", s => s.Band.Pin),
         ("clasp_twelve_um", s => s.Band.Clasp?.Twelve), ("clasp_six_um", s => s.Band.Clasp?.Six), ("clasp_micro_side", s => s.Band.Clasp?.MicroSide),
@@ -33,7 +34,7 @@ public static class Bands
 
     // What an owner's own bracelet keeps when it is gauged anew: whose it is, what it is called, what it looks like.
     private static readonly string[] KeptWhenGaugedAnew =
-        ["article", "name", "owner_client_id", "finish", "colour", "price_cents", "in_stock", "kind", "material", "attaches", "solid_end", "end_shape", "end_thickness_um", "tube_bore_um", "nickel_safe",
+        ["article", "name", "owner_client_id", "finish", "colour", "price_cents", "in_stock", "kind", "material", "attaches", "solid_end", "end_shape", "end_thickness_um", "tube_bore_um", "nickel_safe", "bore_to_face_um", "firm",
         "clasp_end_um", "pin_um"];
 
     private static (string, object?)[] Values(ShopWork work, StockBand stock, IEnumerable<(string Column, Func<StockBand, object?> Value)> columns) =>
@@ -207,6 +208,8 @@ public static class Bands
             EndThickness = row.Maybe("end_thickness_um", Columns.Length),
             TubeBore = row.Maybe("tube_bore_um", Columns.Length),
             NickelSafe = row.Maybe("nickel_safe", Columns.Yes),
+            BoreToFace = row.Maybe("bore_to_face_um", Columns.Length),
+            IsFirm = row.Maybe("firm", Columns.Yes),
             Finish = finish.Length > 0 ? finish : null,
             Colour = colour.Length > 0 ? colour : null,
         };

@@ -31,7 +31,7 @@ public static class Gaugings
         return work.Query(
             """
             SELECT watch.attachment, watch.case_shape, watch.family, watch.case_finish, watch.case_colour, wrist.wear,
-              job.water, job.nickel_sensitive, job.hair_pull, job.wished_colour, client.off_centre_um, client.hot_um, client.cold_um
+              job.water, job.nickel_sensitive, job.hair_pull, job.wished_colour, job.must_not_be_lost, job.lettering_kept, client.off_centre_um, client.hot_um, client.cold_um
             FROM job JOIN watch ON watch.id = job.watch_id JOIN client ON client.id = job.client_id JOIN wrist ON wrist.job_id = job.id
             WHERE job.id = $id
             """,
@@ -48,7 +48,11 @@ public static class Gaugings
             {
                 Wishes = new Wishes(
                     row.Maybe("water", Columns.Yes), row.Maybe("nickel_sensitive", Columns.Yes), row.Maybe("hair_pull", Columns.Yes),
-                    row.MaybeText("wished_colour"), row.MaybeText("case_finish"), row.MaybeText("case_colour")),
+                    row.MaybeText("wished_colour"), row.MaybeText("case_finish"), row.MaybeText("case_colour"))
+                {
+                    MustNotBeLost = row.Maybe("must_not_be_lost", Columns.Yes),
+                    LetteringKept = row.Maybe("lettering_kept", Columns.Yes),
+                },
                 Habits = new Habits(row.Length("off_centre_um"), row.Maybe("hot_um", Columns.Length), row.Maybe("cold_um", Columns.Length)) { Odd = school.Odd },
                 School = school,
             },
@@ -117,8 +121,8 @@ public static class Gaugings
         work.Execute("UPDATE wrist SET (wear, worn_at) = (SELECT wear, worn_at FROM wrist WHERE job_id = $earlier) WHERE job_id = $job", ("$job", jobId), ("$earlier", earlier));
         work.Execute(
             """
-            UPDATE job SET (water, nickel_sensitive, hair_pull, wished_colour) =
-              (SELECT water, nickel_sensitive, hair_pull, wished_colour FROM job WHERE id = $earlier)
+            UPDATE job SET (water, nickel_sensitive, hair_pull, wished_colour, must_not_be_lost, lettering_kept) =
+              (SELECT water, nickel_sensitive, hair_pull, wished_colour, must_not_be_lost, lettering_kept FROM job WHERE id = $earlier)
             WHERE id = $job
             """,
             ("$job", jobId), ("$earlier", earlier));
@@ -127,8 +131,8 @@ public static class Gaugings
     /// <summary>Stores what the band has to suit.</summary>
     public static void Wish(ShopWork work, long jobId, Wishes wishes)
     {
-        work.Execute("UPDATE job SET water = $water, nickel_sensitive = $nickel, hair_pull = $hair, wished_colour = $colour WHERE id = $id",
-            ("$id", jobId), ("$water", wishes.Water), ("$nickel", wishes.NickelSensitive), ("$hair", wishes.HairPull), ("$colour", wishes.Colour));
+        work.Execute("UPDATE job SET water = $water, nickel_sensitive = $nickel, hair_pull = $hair, wished_colour = $colour, must_not_be_lost = $lost, lettering_kept = $lettering WHERE id = $id",
+            ("$id", jobId), ("$lost", wishes.MustNotBeLost), ("$lettering", wishes.LetteringKept), ("$water", wishes.Water), ("$nickel", wishes.NickelSensitive), ("$hair", wishes.HairPull), ("$colour", wishes.Colour));
         work.Execute("UPDATE watch SET case_finish = $finish, case_colour = $colour WHERE id = (SELECT watch_id FROM job WHERE id = $id)",
             ("$id", jobId), ("$finish", wishes.CaseFinish), ("$colour", wishes.CaseColour));
     }

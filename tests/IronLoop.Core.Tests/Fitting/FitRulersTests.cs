@@ -22,7 +22,7 @@ public class FitRulersTests
     [Fact]
     public void Where_a_straps_buckle_sits_is_shown_and_not_judged()
     {
-        var ruler = Of(new TwoPieceStrap(Mm(60), Mm(130), Mm(97), Mm(6), 1)).OffCentre;
+        var ruler = Of(new TwoPieceStrap(Mm(60), Mm(130), Mm(97), Mm(6), 1)).OffCentre.ShouldNotBeNull();
         ruler.Text.ShouldBe("18.5 mm to 12");
         ruler.From.ShouldBeNull();
         ruler.Inside.ShouldBeTrue();
@@ -43,10 +43,17 @@ public class FitRulersTests
         var rulers = FitRulers.Of(
             PlanFigures.Judge(request, Mm(half - 20), Mm(157.5m - half - 22), 1, 0), request, 150, Regular);
         rulers.Ease.Millimetres.ShouldBe(7.5m, "157.5 over the 150 that are needed");
-        rulers.OffCentre.Text.ShouldBe(text);
+        rulers.OffCentre!.Text.ShouldBe(text);
         rulers.OffCentre.Inside.ShouldBe(inside);
         (rulers.Tighter.Millimetres, rulers.Looser.Millimetres).ShouldBe((2m, 4m));
         rulers.Tighter.Inside.ShouldBeTrue();
+    }
+
+    [Fact]
+    public void The_middle_of_a_mesh_whose_pieces_nobody_measured_is_not_known()
+    {
+        var mesh = new MeshBand(Mm(140), Mm(170), 8);
+        FitRulers.Of(mesh.In(3, new FitTarget(Mm(157.5m), Mm(2.5m), Mm(1.5m))), mesh, 150, Regular).OffCentre.ShouldBeNull();
     }
 
     private static FitRulers Of(TwoPieceStrap strap) =>

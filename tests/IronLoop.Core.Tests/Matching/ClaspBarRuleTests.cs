@@ -26,7 +26,10 @@ public class ClaspBarRuleTests
     public void One_of_the_two_gauged_asks_for_the_other()
     {
         ClaspBarRule.Judge(Links, FoldOver(1.5m), Usual)!.ShouldSatisfyAllConditions(
-            r => r.Verdict.ShouldBe(Verdict.Unknown), r => r.Says.ShouldBe("Measure the bore of the band’s end."));
+            r => r.Verdict.ShouldBe(Verdict.Work), r => r.Certainty.ShouldBe(Certainty.Likely), r => new Judgement([r]).SureWork.ShouldBeEmpty("nobody consents to what is only likely"),
+            r => r.Says.ShouldBe("Bore at the clasp 1.6 mm or more: a 1.5 mm bar goes through; less: it has to be opened for a 1.5 mm bar."));
+        ClaspBarRule.Judge(Links, FoldOver(0.8m), Usual)!.ShouldSatisfyAllConditions(
+            r => r.Verdict.ShouldBe(Verdict.Fits), r => r.Certainty.ShouldBe(Certainty.Certain), r => r.Says.ShouldStartWith("Not checked: bore at the clasp."));
         ClaspBarRule.Judge(Links with { Bore = Mm(1.6m) }, FoldOver(null), Usual)!.Says.ShouldBe("Measure the clasp’s bar; at both joints, for they may differ.");
     }
 

@@ -67,8 +67,8 @@ public class ClaspRulesTests
         var open = ClaspBarRule.Judge(Links with { Bore = Mm(1.2m) }, new ClaspFacts(ClaspKind.FoldOver, Bar: Mm(1.5m)), Usual)!;
         open.Work.ShouldHaveSingleItem().Reversible.ShouldBeFalse();
         ClaspBarRule.Judge(Links with { Bore = Mm(1.6m) }, new ClaspFacts(ClaspKind.FoldOver, Bar: Mm(1.5m)), Usual)!.Verdict.ShouldBe(Verdict.Fits);
-        StrapThicknessRule.Judge(Strap with { Thickness = Mm(2.5m) }, new ClaspFacts(ClaspKind.PinBuckle, Throat: Mm(2.5m)))!.Verdict.ShouldBe(Verdict.Fits);
-        StrapThicknessRule.Judge(Strap with { Thickness = Mm(2.501m) }, new ClaspFacts(ClaspKind.PinBuckle, Throat: Mm(2.5m)))!.Verdict.ShouldBe(Verdict.No);
+        StrapThicknessRule.Judge(Strap with { Thickness = Mm(2.5m) }, new ClaspFacts(ClaspKind.PinBuckle, Throat: Mm(2.5m)), Usual)!.Verdict.ShouldBe(Verdict.Fits);
+        StrapThicknessRule.Judge(Strap with { Thickness = Mm(2.501m) }, new ClaspFacts(ClaspKind.PinBuckle, Throat: Mm(2.5m)), Usual)!.Verdict.ShouldBe(Verdict.No);
     }
 
     [Fact]

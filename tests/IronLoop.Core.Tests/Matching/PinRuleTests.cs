@@ -24,8 +24,18 @@ public class PinRuleTests
         var none = PinRule.Judge(Mm(1.3m), Mm(18), stock, HouseLimits.Usual);
         none.Verdict.ShouldBe(Verdict.No);
         none.Says.ShouldContain("1.3 mm across and 18 mm long");
-        PinRule.Judge(null, Mm(18), stock, HouseLimits.Usual).Verdict.ShouldBe(Verdict.Unknown);
         PinRule.Judge(Mm(1.05m), null, stock, HouseLimits.Usual).Verdict.ShouldBe(Verdict.Unknown);
+    }
+
+    [Fact]
+    public void Before_the_bore_is_open_a_pin_is_likely_where_some_are_of_its_width_and_a_usual_bore()
+    {
+        FrictionPin[] stock = [new(Mm(1.2m), Mm(18)), new(Mm(1.4m), Mm(17.8m)), new(Mm(1.4m), Mm(20)), new(Mm(2.4m), Mm(18))];
+        var likely = PinRule.Judge(null, Mm(18), stock, HouseLimits.Usual);
+        (likely.Verdict, likely.Certainty).ShouldBe((Verdict.Fits, Certainty.Likely));
+        likely.Says.ShouldStartWith("Pins of 1.2 mm to 1.4 mm are at hand");
+        var none = PinRule.Judge(null, Mm(24), stock, HouseLimits.Usual);
+        (none.Verdict, none.Certainty).ShouldBe((Verdict.No, Certainty.Certain));
     }
 
     [Fact]

@@ -54,11 +54,12 @@ public class WatchRulesTests
             Leather with { Attaches = BandAttachment.PullThrough, LayerThickness = Length.Nearest(layer) }, Usual)!.Verdict.ShouldBe(verdict);
 
     [Fact]
-    public void Room_at_the_bar_is_not_asked_of_a_slot_and_unknown_until_measured()
+    public void Room_at_the_bar_is_not_asked_of_a_slot_and_what_it_hangs_on_is_told_until_measured()
     {
         BarGapRule.Judge(Drilled with { Attachment = Attachment.ScrewSlot }, Leather, Usual).ShouldBeNull();
-        BarGapRule.Judge(Drilled with { BarGap = null }, Leather, Usual)!.Says.ShouldBe("Measure the bar gap.");
-        BarGapRule.Judge(Drilled, Leather with { EndThickness = null }, Usual)!.Verdict.ShouldBe(Verdict.Unknown);
+        BarGapRule.Judge(Drilled with { BarGap = null }, Leather, Usual)!.Says.ShouldBe("Bar gap 1.7 mm or more: its end has room; less: it takes a curved bar.");
+        BarGapRule.Judge(Drilled, Leather with { EndThickness = null }, Usual)!.Says.ShouldBe("Thickness of the band’s end 3.6 mm or less: its end has room; more: it takes a curved bar.");
+        BarGapRule.Judge(Drilled, Leather with { End = BandEnd.Fitted }, Usual).ShouldBeNull("the shape decides");
         BarGapRule.Judge(Drilled with { Attachment = Attachment.FixedBar }, Leather, Usual)!.Verdict.ShouldBe(Verdict.Fits);
     }
 
@@ -112,7 +113,7 @@ public class WatchRulesTests
     [InlineData(BandEnd.Straight, null, null, null, Verdict.Fits)]
     [InlineData(BandEnd.Curved, CaseShape.Round, null, null, Verdict.Fits)]
     [InlineData(BandEnd.Curved, CaseShape.FlatSided, null, null, Verdict.Compromise)]
-    [InlineData(BandEnd.Curved, null, null, null, Verdict.Unknown)]
+    [InlineData(BandEnd.Curved, null, null, null, Verdict.Fits)]
     [InlineData(BandEnd.Fitted, CaseShape.Round, "TS7", "ts7", Verdict.Fits)]
     [InlineData(BandEnd.Fitted, CaseShape.Round, "TS7", "TS8", Verdict.No)]
     [InlineData(BandEnd.Fitted, CaseShape.Round, null, "TS7", Verdict.Unknown)]
@@ -132,7 +133,7 @@ public class WatchRulesTests
         var band = Leather with { Layers = layers, LayerThickness = Mm(1.5m) };
         BuildRule.Judge(Drilled with { Height = Length.Nearest(height), CaseShape = shape }, band, wearer, Usual)!.Verdict.ShouldBe(verdict);
         BuildRule.Judge(Drilled, band, WearerFacts.Unasked, Usual).ShouldBeNull();
-        BuildRule.Judge(Drilled with { Height = null }, band, wearer, Usual)!.Verdict.ShouldBe(Verdict.Unknown);
+        BuildRule.Judge(Drilled with { Height = null }, band, wearer, Usual).ShouldBeNull("nobody asks for the height of a head for a change of strap");
     }
 
     [Fact]

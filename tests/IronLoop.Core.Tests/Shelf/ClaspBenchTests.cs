@@ -84,12 +84,15 @@ public class ClaspBenchTests
     }
 
     [Fact]
-    public void A_clasp_whose_half_lengths_are_unknown_is_not_promised_anything()
+    public void A_clasp_whose_half_lengths_are_unknown_is_judged_by_the_usual_ones_and_never_surely()
     {
         var part = FoldOver("BARE", 8, 1.5m, 18.5m, 20.5m);
         var bare = Bench.Judge(part with { Clasp = part.Clasp! with { Loop = null } });
         bare.Effect.ShouldBeNull();
-        bare.Judgement.Verdict.ShouldBe(Verdict.Unknown);
+        bare.Cures.ShouldBeFalse();
+        var reach = bare.Judgement.Rules.Single(r => r.Rule == ClaspReachRule.Name);
+        reach.Certainty.ShouldBe(Certainty.Likely);
+        reach.Says.ShouldStartWith("With the usual half lengths: ");
     }
 
     [Fact]
@@ -103,7 +106,6 @@ public class ClaspBenchTests
         ClaspReachRule.Judge(effect with { Wander = 0.5m }, null, Wanted).Verdict.ShouldBe(Verdict.Compromise);
         ClaspReachRule.Judge(effect with { Length = Wanted.Length + Mm(1.6m) }, null, Wanted).Verdict.ShouldBe(Verdict.Compromise);
         ClaspReachRule.Judge(effect with { Misfit = Mm(0.1m) }, null, Wanted).Verdict.ShouldBe(Verdict.No);
-        ClaspReachRule.Judge(null, null, Wanted).Verdict.ShouldBe(Verdict.Unknown);
     }
 
     [Fact]

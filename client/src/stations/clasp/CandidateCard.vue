@@ -21,7 +21,7 @@ const signedBy = ref('')
   >
     <div class="top">
       <h2>{{ candidate.name }}</h2>
-      <VerdictRing :verdict="candidate.verdict" />
+      <VerdictRing :verdict="candidate.verdict" :certainty="candidate.certainty" />
     </div>
     <p class="quiet">
       {{ candidate.measured }}; <span class="figure">{{ price(candidate.priceCents) }}</span>,
@@ -48,7 +48,9 @@ const signedBy = ref('')
     </p>
     <dl v-if="whole" class="rules">
       <template v-for="r in candidate.rules" :key="r.rule">
-        <dt><VerdictRing :verdict="r.verdict" bare /> {{ ruleNames[r.rule] ?? r.rule }}</dt>
+        <dt>
+          <VerdictRing :verdict="r.verdict" :certainty="r.certainty" bare /> {{ ruleNames[r.rule] ?? r.rule }}
+        </dt>
         <dd>{{ r.says }}</dd>
       </template>
     </dl>

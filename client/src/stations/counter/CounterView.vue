@@ -177,9 +177,13 @@ watch(request, () => (error.value = null))
                 tabindex="-1"
                 @click="take(c.value)"
               >
-                <kbd>{{ n + 1 }}</kbd> <VerdictRing v-if="c.offer" :verdict="c.offer.verdict" bare />{{
-                  c.says
-                }}
+                <kbd>{{ n + 1 }}</kbd>
+                <VerdictRing
+                  v-if="c.offer"
+                  :verdict="c.offer.verdict"
+                  :certainty="c.offer.certainty"
+                  bare
+                />{{ c.says }}
               </button>
               <span v-if="choicesOf(ask)?.length === 0" class="quiet">none yet</span>
             </span>
@@ -218,8 +222,8 @@ watch(request, () => (error.value = null))
             <h2>What goes on</h2>
             <ul>
               <li v-for="o in offers" :key="o.id">
-                <VerdictRing :verdict="o.verdict" /> <strong>{{ o.name }}</strong> {{ o.article }},
-                <span class="figure">{{ o.free }}</span> here. {{ o.whyNot ?? o.says }}
+                <VerdictRing :verdict="o.verdict" :certainty="o.certainty" /> <strong>{{ o.name }}</strong>
+                {{ o.article }}, <span class="figure">{{ o.free }}</span> here. {{ o.whyNot ?? o.says }}
               </li>
             </ul>
           </template>

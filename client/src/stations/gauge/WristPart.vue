@@ -24,6 +24,14 @@ const props = defineProps<{
   disabled: boolean
 }>()
 
+/** Each way to wear it, with what it leaves under the clasp on this wrist. */
+const wearsHere = computed(() =>
+  wears.map((wear) => {
+    const gap = props.sheet.wearGaps.find((g) => g.wear === wear.value)?.text
+    return { ...wear, props: gap ? { subtitle: gap } : {} }
+  }),
+)
+
 function choose(field: 'wear' | 'wornAt' | 'season', value: string) {
   void props.saving.save(field, value, () => props.gauge.choose({ [field]: value }))
 }
@@ -50,7 +58,7 @@ const copied = [
     <div class="columns three">
       <v-select
         :model-value="sheet.wear"
-        :items="wears"
+        :items="wearsHere"
         density="compact"
         label="Worn"
         data-field="wear"

@@ -36,7 +36,9 @@ const ruleOf = (match: Match, name: string) => match.rules.find((r) => r.rule ==
         <tbody>
           <tr>
             <th scope="row">Verdict</th>
-            <td v-for="m in matches" :key="m.band.id"><VerdictRing :verdict="m.verdict" /></td>
+            <td v-for="m in matches" :key="m.band.id">
+              <VerdictRing :verdict="m.verdict" :certainty="m.certainty" />
+            </td>
           </tr>
           <tr>
             <th scope="row">Price</th>
@@ -60,7 +62,11 @@ const ruleOf = (match: Match, name: string) => match.rules.find((r) => r.rule ==
             <th scope="row">{{ ruleNames[name] }}</th>
             <td v-for="m in matches" :key="m.band.id">
               <template v-if="ruleOf(m, name)">
-                <VerdictRing :verdict="ruleOf(m, name)!.verdict" bare />
+                <VerdictRing
+                  :verdict="ruleOf(m, name)!.verdict"
+                  :certainty="ruleOf(m, name)!.certainty"
+                  bare
+                />
                 <span class="said">{{ ruleOf(m, name)!.says }}</span>
               </template>
               <span v-else class="quiet">not asked</span>

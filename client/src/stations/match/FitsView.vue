@@ -30,7 +30,7 @@ const { data, error } = useFits(
     <p v-else-if="data?.length === 0" class="quiet">No watch to hold it against.</p>
     <ul>
       <li v-for="h in data" :key="h.jobId">
-        <VerdictRing :verdict="h.verdict" />
+        <VerdictRing :verdict="h.verdict" :certainty="h.certainty" />
         <router-link :to="`/jobs/${h.jobId}/match`">{{ h.client }}, {{ h.watch }}</router-link>
         <span class="quiet"
           >tag <span class="figure">{{ h.jobId }}</span>{{ h.closed ? ', handed over' : '' }}</span

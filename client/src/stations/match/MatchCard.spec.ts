@@ -33,18 +33,37 @@ const match: Match = {
     linksOut: 0,
   },
   verdict: 'work',
+  certainty: 'certain',
   deciding: 'attachment',
   rules: [
-    { rule: 'lug-width', verdict: 'fits', says: 'Just right.', figure: '0 mm', work: [] },
+    {
+      rule: 'lug-width',
+      verdict: 'fits',
+      says: 'Just right.',
+      figure: '0 mm',
+      work: [],
+      certainty: 'certain',
+      decides: null,
+    },
     {
       rule: 'attachment',
       verdict: 'work',
       says: 'The screws pierce it.',
       figure: null,
       work: [{ what: 'Pierce it', reversible: false, tools: 'driver', minutes: 20, caution: 'Head away.' }],
+      certainty: 'certain',
+      decides: null,
     },
   ],
-  reach: { shortestMm: 133, longestMm: 172, targetMm: 144.7, windowMm: 2.5, text: '133.0 mm to 172.0 mm' },
+  reach: {
+    shortestMm: 133,
+    longestMm: 172,
+    targetMm: 144.7,
+    windowMm: 2.5,
+    text: '133.0 mm to 172.0 mm',
+    chance: '72 %',
+    wrists: '150 to 196 mm',
+  },
   ways: [],
   free: 5,
   chosen: false,
@@ -53,6 +72,8 @@ const match: Match = {
   wouldGoOn: null,
   whyNotAlong: null,
   also: null,
+  alike: 0,
+  missed: [],
 }
 const show = (changed: Partial<Match> = {}, open = true, choosable = open) =>
   mount(MatchCard, {
@@ -81,6 +102,15 @@ describe('a band in the match list', () => {
     expect(card.text()).not.toContain('Just right.')
     await press(card, 'Every rule')
     expect(card.text()).toContain('Just right.')
+  })
+
+  it('says how sure it is, what it serves, how many are alike and which wish it does not meet', () => {
+    const card = show({ certainty: 'likely', alike: 3, missed: ['It must not be lost.'] })
+    expect(card.find('.top').text()).toContain('likely work')
+    expect(card.text()).toContain('right at first 72 %')
+    expect(card.text()).toContain('serves wrists of 150 to 196 mm')
+    expect(card.text()).toContain('3 more alike')
+    expect(card.text()).toContain('It must not be lost.')
   })
 
   it('lists work with tools, minutes, caution, and whether it can be undone', () => {

@@ -45,7 +45,7 @@ function take(now: PullThroughWay) {
   >
     <div class="top">
       <h2>{{ match.band.name }}</h2>
-      <VerdictRing :verdict="match.verdict" />
+      <VerdictRing :verdict="match.verdict" :certainty="match.certainty" />
     </div>
     <p class="quiet facts">
       <span class="figure">{{ match.band.widthMm }} mm</span
@@ -55,21 +55,29 @@ function take(now: PullThroughWay) {
       <template v-if="match.band.own">the owner’s own</template>
       <template v-else>
         <span class="figure">{{ price(match.band.priceCents) }}</span>,
-        {{ match.free > 0 ? `${match.free} in stock` : 'none free' }}
+        {{ match.free > 0 ? `${match.free} in stock` : 'none free'
+        }}<template v-if="match.alike > 0"
+          >, <span class="figure">{{ match.alike }}</span> more alike</template
+        >
       </template>
     </p>
     <ReachRuler v-if="match.reach" :reach="match.reach" />
     <ul v-if="!whole" class="glance" aria-label="Each rule at a glance">
       <li v-for="r in match.rules" :key="r.rule">
-        <VerdictRing :verdict="r.verdict" bare silent />{{ ruleNames[r.rule] ?? r.rule
+        <VerdictRing :verdict="r.verdict" :certainty="r.certainty" bare silent />{{
+          ruleNames[r.rule] ?? r.rule
         }}<span v-if="r.figure" class="figure">{{ r.figure }}</span>
       </li>
     </ul>
     <p v-if="deciding(match)" class="deciding">{{ deciding(match)?.says }}</p>
 
+    <p v-for="m in match.missed" :key="m" class="quiet facts">{{ m }}</p>
+
     <dl v-if="whole" class="rules">
       <template v-for="r in match.rules" :key="r.rule">
-        <dt><VerdictRing :verdict="r.verdict" bare /> {{ ruleNames[r.rule] ?? r.rule }}</dt>
+        <dt>
+          <VerdictRing :verdict="r.verdict" :certainty="r.certainty" bare /> {{ ruleNames[r.rule] ?? r.rule }}
+        </dt>
         <dd>{{ r.says }}</dd>
       </template>
     </dl>

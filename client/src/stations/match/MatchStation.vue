@@ -100,6 +100,8 @@ const needs = [
   { field: 'water', title: 'worn in water' },
   { field: 'nickelSensitive', title: 'nickel-sensitive' },
   { field: 'hairPull', title: 'hair pulls' },
+  { field: 'mustNotBeLost', title: 'must not be lost' },
+  { field: 'letteringKept', title: 'maker’s lettering kept' },
 ] as const
 function wish(changed: Partial<Wishes>) {
   if (sheet.value) void match.wish({ ...sheet.value.wishes, ...changed })
@@ -191,6 +193,7 @@ const anyFilter = computed(
       />
       <label><input v-model="filter.inStock" type="checkbox" name="inStock" /> in stock</label>
     </div>
+    <p v-if="sheet.readNext" class="quiet" data-testid="read-next">{{ sheet.readNext }}</p>
     <p v-if="open && !job.may.chooseBand.ok" class="quiet">{{ job.may.chooseBand.why }}</p>
     <p v-if="sheet.total === 0 && sheet.own.length === 0 && !anyFilter">
       No band is in stock, and the owner brought none.

@@ -35,8 +35,10 @@ const band = reactive({
   end: 'straight' as NonNullable<BandSheet['end']>,
   endThickness: '',
   tubeBore: '',
+  boreToFace: '',
   claspEnd: '',
   nickelSafe: false,
+  firm: false,
 })
 const bracelet = reactive({
   twelve: '',
@@ -98,6 +100,8 @@ function done() {
     attaches: kind.value === 'onePiece' ? 'pullThrough' : band.attaches,
     // Not ticked says nothing: only a declaration counts.
     nickelSafe: band.nickelSafe ? true : null,
+    firm: kind.value === 'twoPiece' && band.material === 'leather' && band.firm ? true : null,
+    boreToFace: kind.value === 'linkBracelet' ? band.boreToFace : null,
     inStock: jobId.value === null ? whole(band.inStock) : 1,
     bracelet:
       kind.value === 'linkBracelet'
@@ -202,6 +206,19 @@ function done() {
         label="Maker’s family code"
         name="family"
         :error-messages="said('$.family')"
+      />
+      <v-text-field
+        v-if="kind === 'linkBracelet' && band.end === 'straight'"
+        v-model="band.boreToFace"
+        label="Its bore to its face toward the case"
+        name="boreToFace"
+        :error-messages="said('$.boreToFace')"
+      />
+      <v-checkbox
+        v-if="kind === 'twoPiece' && band.material === 'leather'"
+        v-model="band.firm"
+        label="Firm leather"
+        hide-details
       />
       <v-checkbox v-if="isMetal" v-model="band.nickelSafe" label="Declared nickel-safe" hide-details />
 

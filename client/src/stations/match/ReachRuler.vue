@@ -35,7 +35,13 @@ const scale = computed(() => {
     </svg>
     <span class="words"
       ><span class="figure">{{ reach.shortestMm.toFixed(0) }}–{{ reach.longestMm.toFixed(0) }} mm</span
-      ><span class="quiet">, wanted </span><span class="figure">{{ tenths(reach.targetMm) }}</span></span
+      ><span class="quiet">, wanted </span><span class="figure">{{ tenths(reach.targetMm) }}</span
+      ><template v-if="reach.chance"
+        ><span class="quiet">, right at first </span><span class="figure">{{ reach.chance }}</span></template
+      ></span
+    >
+    <span v-if="reach.wrists" class="words"
+      ><span class="quiet">serves wrists of </span><span class="figure">{{ reach.wrists }}</span></span
     >
   </span>
 </template>

@@ -6,7 +6,7 @@ export interface Tried {
   key: string
   variant: Variant
   lengthMm: number
-  offCentreMm: number
+  offCentreMm: number | null
   troubleMm: number
   planned: boolean
   /** What it was tried with besides the bracelet as it came, in a few words; empty where with nothing. */
@@ -25,7 +25,7 @@ export function withTried(trail: readonly Tried[], loop: LoopSheet): Tried[] {
     key,
     variant,
     lengthMm: loop.figures.lengthMm,
-    offCentreMm: loop.rulers.offCentre.mm,
+    offCentreMm: loop.rulers.offCentre?.mm ?? null,
     troubleMm: loop.figures.troubleMm,
     planned: loop.isPlanned,
     words: wordsOf(loop.variant),

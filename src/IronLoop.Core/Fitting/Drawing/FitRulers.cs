@@ -35,10 +35,10 @@ public sealed record Ruler(decimal Millimetres, decimal? From, decimal? To, stri
 /// <summary>The four rulers that tell the whole fit.</summary>
 /// <param name="Ease">How loose it is worn.</param>
 /// <param name="Temper">Tight, right or loose.</param>
-/// <param name="OffCentre">How far the clasp sits past the lowest point, positive toward the 6 side.</param>
+/// <param name="OffCentre">How far the clasp sits past the lowest point, positive toward the 6 side; null where that is not known.</param>
 /// <param name="Tighter">Left to tighten.</param>
 /// <param name="Looser">Left to loosen.</param>
-public sealed record FitRulers(Ruler Ease, Temper Temper, Ruler OffCentre, Ruler Tighter, Ruler Looser)
+public sealed record FitRulers(Ruler Ease, Temper Temper, Ruler? OffCentre, Ruler Tighter, Ruler Looser)
 {
     /// <summary>The rulers of a bracelet.</summary>
     /// <param name="figures">What the arrangement comes to.</param>
@@ -69,22 +69,21 @@ public sealed record FitRulers(Ruler Ease, Temper Temper, Ruler OffCentre, Ruler
             Ruler.Of(fit.Looser, strap.Step, null));
 
     private static FitRulers Of(
-        Length ease, Wear wear, Length twiceOffCentre, (Length From, Length To)? centre, Ruler tighter, Ruler looser)
+        Length ease, Wear wear, Length? twiceOffCentre, (Length From, Length To)? centre, Ruler tighter, Ruler looser)
     {
         var temper = ease < wear.Least ? Temper.Tight : ease > wear.Most ? Temper.Loose : Temper.Right;
-        var offCentre = twiceOffCentre.Millimetres / 2;
+        return new FitRulers(Ruler.Of(ease, wear.Least, wear.Most), temper, twiceOffCentre is { } twice ? OffBy(twice.Millimetres / 2, centre) : null, tighter, looser);
+    }
+
+    private static Ruler OffBy(decimal offCentre, (Length From, Length To)? centre)
+    {
         var away = Math.Round(Math.Abs(offCentre), 1, MidpointRounding.AwayFromZero);
         var side = away == 0 ? "" : offCentre > 0 ? " to 6" : " to 12";
-        return new FitRulers(
-            Ruler.Of(ease, wear.Least, wear.Most),
-            temper,
-            new Ruler(
-                offCentre,
-                centre?.From.Millimetres,
-                centre?.To.Millimetres,
-                string.Create(CultureInfo.InvariantCulture, $"{away:0.0} mm{side}"),
-                string.Create(CultureInfo.InvariantCulture, $"{Math.Abs(offCentre) / Length.MillimetresPerInch:0.00} in")),
-            tighter,
-            looser);
+        return new Ruler(
+            offCentre,
+            centre?.From.Millimetres,
+            centre?.To.Millimetres,
+            string.Create(CultureInfo.InvariantCulture, $"{away:0.0} mm{side}"),
+            string.Create(CultureInfo.InvariantCulture, $"{Math.Abs(offCentre) / Length.MillimetresPerInch:0.00} in"));
     }
 }

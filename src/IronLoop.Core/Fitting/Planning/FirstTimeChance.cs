@@ -29,6 +29,30 @@ public static class FirstTimeChance
         return Math.Clamp(chance, 0, 1);
     }
 
+    /// <summary>The probability that some place of a band that closes in places is right, 0 to 1.</summary>
+    /// <param name="holed">The band.</param>
+    /// <param name="wanted">The length wanted, and how well it is known.</param>
+    /// <returns>Null while that is not known.</returns>
+    public static double? Of(HoledBand holed, FitTarget wanted)
+    {
+        if (wanted.Sigma <= Length.Zero)
+            return null;
+        var (target, sigma, window) = (wanted.Length.Micrometres, (double)wanted.Sigma.Micrometres, wanted.Window.Micrometres);
+        double Between(long from, long to) => FirstTimeChance.Between((from - window - target) / sigma, (to + window - target) / sigma);
+        // Places that are near one another leave no wrist between them.
+        if (holed.Step.Micrometres <= 2 * window)
+            return Between(holed.LengthIn(0).Micrometres, holed.LengthIn(holed.Holes - 1).Micrometres);
+        var chance = 0.0;
+        var covered = long.MinValue;
+        foreach (var length in Enumerable.Range(0, holed.Holes).Select(h => holed.LengthIn(h).Micrometres).Order())
+        {
+            var from = Math.Max(covered, length - window);
+            chance += FirstTimeChance.Between((from - target) / sigma, (length + window - target) / sigma);
+            covered = length + window;
+        }
+        return Math.Clamp(chance, 0, 1);
+    }
+
     /// <summary>The probability that some micro position of links as they lie is right and has its centre within the tolerance, 0 to 1.</summary>
     /// <param name="request">What is wanted; how well the length is known is told with it.</param>
     /// <param name="half12">The 12 side's half loop at the tightest position, its part of the clasp with it, in micrometres.</param>

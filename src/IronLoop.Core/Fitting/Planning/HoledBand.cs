@@ -63,8 +63,8 @@ public abstract record HoledBand(int Holes, Length Step)
     /// <summary>What the tail's tip passes the buckle by in a place; what needs no keepers passes enough.</summary>
     public virtual Length PastBuckle(int hole) => TwoPieceStrap.KeeperLength;
 
-    /// <summary>Twice where the closing sits past the lowest point, positive toward the 6 side.</summary>
-    public virtual Length TwiceOffCentre(int hole) => Length.Zero;
+    /// <summary>Twice where the closing sits past the lowest point, positive toward the 6 side; null where that is not known.</summary>
+    public virtual Length? TwiceOffCentre(int hole) => Length.Zero;
 
     /// <summary>Whether it has no places of its own: it locks anywhere, and is reckoned in steps of <see cref="Anywhere"/>.</summary>
     public virtual bool LocksAnywhere => false;

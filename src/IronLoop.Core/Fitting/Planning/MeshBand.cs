@@ -28,6 +28,10 @@ public sealed record MeshBand(Length Shortest, Length Longest, int Notches)
     /// <inheritdoc />
     public override Length Tightest => Shortest;
 
+    /// <summary>How long each of its two pieces is nobody says, so its middle is not known.</summary>
+    /// <param name="hole">The place.</param>
+    public override Length? TwiceOffCentre(int hole) => null;
+
     private static int CountOf(Length shortest, Length longest, int notches) =>
         notches > 0 ? notches : AnywhereBetween(shortest, longest);
 

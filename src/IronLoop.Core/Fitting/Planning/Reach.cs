@@ -15,7 +15,10 @@ public sealed class Reach
 {
     private readonly ReachedLength[] _lengths;
 
-    private Reach(ReachedLength[] lengths) => _lengths = lengths;
+    private Reach(ReachedLength[] lengths, IReadOnlyList<Length>? offCentre = null) => (_lengths, OffCentre) = (lengths, offCentre ?? []);
+
+    /// <summary>What it makes only with its clasp off its place, where that was asked for; ascending.</summary>
+    public IReadOnlyList<Length> OffCentre { get; }
 
     /// <summary>The lengths, ascending, each once.</summary>
     public IReadOnlyList<ReachedLength> Lengths => _lengths;
@@ -41,7 +44,9 @@ public sealed class Reach
     }
 
     /// <summary>Gathers lengths, each kept once; one that can be made with room both ways counts as such.</summary>
-    public static Reach Of(IEnumerable<ReachedLength> lengths)
+    /// <param name="lengths">The lengths.</param>
+    /// <param name="offCentre">What is made only with the clasp off its place.</param>
+    public static Reach Of(IEnumerable<ReachedLength> lengths, IEnumerable<Length>? offCentre = null)
     {
         var sorted = lengths.ToArray();
         Array.Sort(sorted, static (a, b) => a.Length != b.Length ? a.Length.CompareTo(b.Length) : b.LeftBothWays.CompareTo(a.LeftBothWays));
@@ -50,7 +55,7 @@ public sealed class Reach
             if (kept == 0 || sorted[kept - 1].Length != sorted[i].Length)
                 sorted[kept++] = sorted[i];
         Array.Resize(ref sorted, kept);
-        return new Reach(sorted);
+        return new Reach(sorted, offCentre?.ToList());
     }
 
     /// <summary>
@@ -98,6 +103,10 @@ public sealed class Reach
         var anywhere = Of(request with { Centring = request.Centring with { Tolerance = Length.FromMillimetres(1_000) } });
         return [.. anywhere._lengths.Select(l => l.Length).Where(l => !inPlace.Contains(l))];
     }
+
+    /// <summary>The reach of a link bracelet together with what it makes only with its clasp off its place.</summary>
+    /// <exception cref="PlanTooLargeException">More arrangements than are gathered.</exception>
+    public static Reach WithOffCentre(PlanRequest request) => new(Of(request)._lengths, OffItsPlace(request));
 
     /// <summary>Every length of a link bracelet with no wander, with the position it is made in; some more than once.</summary>
     /// <exception cref="PlanTooLargeException">More arrangements than are gathered.</exception>

@@ -71,7 +71,7 @@ public sealed record TwoPieceStrap(Length BucklePiece, Length Tail, Length First
     public override Length PastBuckle(int hole) => Tail - HoleAt(hole);
 
     /// <inheritdoc />
-    public override Length TwiceOffCentre(int hole) => BucklePiece - HoleAt(hole);
+    public override Length? TwiceOffCentre(int hole) => BucklePiece - HoleAt(hole);
 }
 
 /// <summary>A band closed in one of its places.</summary>
@@ -87,7 +87,7 @@ public sealed record TwoPieceStrap(Length BucklePiece, Length Tail, Length First
 public sealed record StrapFit(
     int Hole,
     Length Length,
-    Length TwiceOffCentre,
+    Length? TwiceOffCentre,
     Length Misfit,
     int HolesTighter,
     int HolesLooser,

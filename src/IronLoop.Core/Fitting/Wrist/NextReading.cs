@@ -66,6 +66,9 @@ public sealed record NextReading(double ChanceNow, IReadOnlyList<ReadingGain> Re
         return new NextReading(now, [.. gains.OrderByDescending(g => g.Gain).ThenBy(g => g.Figure)], (assumed, assumed.Length == 0 ? now : After(assumed)));
     }
 
+    /// <summary>Whether a reading, or all that is assumed together, is worth taking.</summary>
+    public bool IsWorth => Readings.Count > 0 && Readings[0].Gain >= Worth || Together.Figures.Count > 1 && Together.ChanceAfter - ChanceNow >= WorthTogether;
+
     /// <summary>What to read next, or that enough is known.</summary>
     public string Says =>
         Readings.Count > 0 && Readings[0] is { Gain: >= Worth } first

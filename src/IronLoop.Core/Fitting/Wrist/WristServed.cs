@@ -5,6 +5,20 @@ namespace IronLoop.Core.Fitting;
 /// <summary>The wrist that a needed length belongs to: section 1 of the fit model turned round.</summary>
 public static class WristServed
 {
+    /// <summary>The smallest and the largest wrist that some length of a band can be worn on.</summary>
+    /// <param name="shortest">The shortest it makes.</param>
+    /// <param name="longest">The longest it makes.</param>
+    /// <param name="wear">The wear window.</param>
+    /// <param name="aspect">Width over depth.</param>
+    /// <param name="head">The head, where it sits.</param>
+    /// <param name="pivotHeight">Height of the band's pivots above the skin.</param>
+    /// <returns>Null where it is beyond what is gauged.</returns>
+    public static (Length? Smallest, Length? Largest) Range(Length? shortest, Length? longest, Wear wear, decimal aspect, Head head, Length pivotHeight)
+    {
+        Length? Wrist(Length? loop, Length ease) => loop is { } length ? By((length - ease).ApproximateMillimetres, aspect, head, pivotHeight) : null;
+        return (Wrist(shortest, wear.Most), Wrist(longest, wear.Least));
+    }
+
     /// <summary>Finds the circumference, to a micrometre.</summary>
     /// <param name="needed">Needed length in millimetres.</param>
     /// <param name="aspect">Width over depth.</param>

@@ -32,13 +32,11 @@ public static class ClaspReachRule
     public const string Name = "reach";
 
     /// <summary>Judges what a clasp does to the fit.</summary>
-    /// <param name="with">With the clasp; null when wrist or head is not known.</param>
+    /// <param name="with">With the clasp.</param>
     /// <param name="present">With the present clasp; null when it is not known, or is the one that is judged.</param>
     /// <param name="target">The length wanted.</param>
-    public static RuleVerdict Judge(ClaspEffect? with, ClaspEffect? present, FitTarget target)
+    public static RuleVerdict Judge(ClaspEffect with, ClaspEffect? present, FitTarget target)
     {
-        if (with is null)
-            return new RuleVerdict(Name, Verdict.Unknown, "Measure the wrist and the lug-to-lug first.");
         var gaps = Gaps(with, present);
         var figure = with.Length.ToTenths();
         if (with.Misfit > Length.Zero && with.Misfit <= target.Sigma)

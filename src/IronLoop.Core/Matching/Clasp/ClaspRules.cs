@@ -133,23 +133,35 @@ public static class ClaspBarRule
             return NotPierced(clasp.Bar);
         if (clasp.Bar is not { } bar)
             return new RuleVerdict(Name, Verdict.Unknown, "Measure the clasp’s bar; at both joints, for they may differ.");
-        if (end.Bore is not { } bore)
-            return new RuleVerdict(Name, Verdict.Unknown, "Measure the bore of the band’s end.");
-        var tight = (end.OtherBore is { } other ? (Length[])[bore, other] : [bore]).Where(b => b < bar + limits[Limit.TubeRoom]).Distinct().ToList();
-        if (tight.Count == 0)
-        {
-            return new RuleVerdict(Name, Verdict.Fits, end.OtherBore is { } both && both != bore
-                ? $"A {bar} bar goes through both bores, {bore} and {both}."
-                : $"A {bar} bar goes through a {bore} bore.");
-        }
+        if (end.Bore is { } gauged)
+            return Through(gauged);
+        return OverRange.Judge(
+            [new OpenRange(OpenFigure.ClaspBore, "bore at the clasp", UsualRange.ClaspBore(end.Material != BandMaterial.Metal, limits), MoreIsBetter: true)],
+            (at, _) => Tight(at).Count == 0 || KeepsItsOwn() ? Verdict.Fits : Verdict.Work, (at, _) => Through(at),
+            verdict => verdict == Verdict.Fits ? $"a {bar} bar goes through" : $"it has to be {(end.Material == BandMaterial.Metal ? "opened" : "pierced wider")} for a {bar} bar");
+
         // Before a bore is opened: can the slim bar be kept?
-        if (end is { KeepsItsBars: true, Material: BandMaterial.Metal })
-            return new RuleVerdict(Name, Verdict.Fits, $"The band’s own bars are kept for it: a {bar} one would not go through a {string.Join(" or a ", tight)} bore. See that they sit in the clasp’s holes.");
-        var says = end.OtherBore is { } second && second != bore && tight.Count == 1
-            ? $"A {bar} bar goes through one joint, but not through the other’s {tight[0]} bore."
-            : $"A {bar} bar does not go through a {string.Join(" or a ", tight)} bore.";
-        return new RuleVerdict(Name, Verdict.Work, says,
-            [end.Material == BandMaterial.Metal ? Open(bar, limits, fit) : Pierce($"Pierce the strap’s end wider for a {bar} bar", wider: true)]);
+        bool KeepsItsOwn() => end is { KeepsItsBars: true, Material: BandMaterial.Metal };
+
+        List<Length> Tight(Length bore) => (end.OtherBore is { } other ? (Length[])[bore, other] : [bore]).Where(b => b < bar + limits[Limit.TubeRoom]).Distinct().ToList();
+
+        RuleVerdict Through(Length bore)
+        {
+            var tight = Tight(bore);
+            if (tight.Count == 0)
+            {
+                return new RuleVerdict(Name, Verdict.Fits, end.OtherBore is { } both && both != bore
+                    ? $"A {bar} bar goes through both bores, {bore} and {both}."
+                    : $"A {bar} bar goes through a {bore} bore.");
+            }
+            if (KeepsItsOwn())
+                return new RuleVerdict(Name, Verdict.Fits, $"The band’s own bars are kept for it: a {bar} one would not go through a {string.Join(" or a ", tight)} bore. See that they sit in the clasp’s holes.");
+            var says = end.OtherBore is { } second && second != bore && tight.Count == 1
+                ? $"A {bar} bar goes through one joint, but not through the other’s {tight[0]} bore."
+                : $"A {bar} bar does not go through a {string.Join(" or a ", tight)} bore.";
+            return new RuleVerdict(Name, Verdict.Work, says,
+                [end.Material == BandMaterial.Metal ? Open(bar, limits, fit) : Pierce($"Pierce the strap’s end wider for a {bar} bar", wider: true)]);
+        }
     }
 
     /// <summary>The hole of a bar that is opened: the bar's own size for a snug one, what a bar needs to turn for a free one.</summary>
@@ -187,17 +199,21 @@ public static class StrapThicknessRule
 
     /// <summary>Judges the thickness.</summary>
     /// <returns>Null when the band is no strap or neither was measured.</returns>
-    public static RuleVerdict? Judge(BandEndFacts end, ClaspFacts clasp)
+    public static RuleVerdict? Judge(BandEndFacts end, ClaspFacts clasp, HouseLimits limits)
     {
         if (end.Material == BandMaterial.Metal || end.Thickness is null && clasp.Throat is null)
             return null;
         if (clasp.Throat is not { } throat)
             return new RuleVerdict(Name, Verdict.Unknown, "Measure the clasp’s throat.");
-        if (end.Thickness is not { } thickness)
-            return new RuleVerdict(Name, Verdict.Unknown, "Measure the thickness of the strap at the clasp.");
-        return thickness <= throat
-            ? new RuleVerdict(Name, Verdict.Fits, $"A {thickness} strap goes through a {throat} throat.")
-            : new RuleVerdict(Name, Verdict.No, $"A {thickness} strap does not go through a {throat} throat.");
+        if (end.Thickness is { } thickness)
+            return Through(thickness);
+        return OverRange.Judge(
+            [new OpenRange(OpenFigure.ClaspEndThickness, "thickness of the strap at the clasp", UsualRange.EndThickness(isSoft: true, limits), MoreIsBetter: false)],
+            (at, _) => at <= throat ? Verdict.Fits : Verdict.No, (at, _) => Through(at), verdict => verdict == Verdict.Fits ? "it goes through the throat" : "it does not go through the throat");
+
+        RuleVerdict Through(Length at) => at <= throat
+            ? new RuleVerdict(Name, Verdict.Fits, $"A {at} strap goes through a {throat} throat.")
+            : new RuleVerdict(Name, Verdict.No, $"A {at} strap does not go through a {throat} throat.");
     }
 }
 
@@ -215,10 +231,10 @@ public static class ClaspFinishRule
         var known = pairs.Where(p => !string.IsNullOrWhiteSpace(p.Has) && !string.IsNullOrWhiteSpace(p.Wanted)).ToList();
         if (known.Count == 0)
             return null;
-        var differ = known.Where(p => !string.Equals(p.Has!.Trim(), p.Wanted!.Trim(), StringComparison.OrdinalIgnoreCase)).ToList();
-        return differ.Count == 0
-            ? new RuleVerdict(Name, Verdict.Fits, "Finish and colour are the band’s.")
-            : new RuleVerdict(Name, Verdict.Compromise, $"Looks different: {string.Join(", ", differ.Select(p => $"{p.Has} beside {p.Wanted}"))}.");
+        string Those(Likeness likeness) => string.Join(", ", known.Where(p => Looks.Compare(p.Wanted, p.Has) == likeness).Select(p => $"{p.Has} beside {p.Wanted}"));
+        return Those(Likeness.Other) is { Length: > 0 } other ? new RuleVerdict(Name, Verdict.Compromise, $"Looks different: {other}.")
+            : Those(Likeness.Near) is { Length: > 0 } near ? new RuleVerdict(Name, Verdict.Fits, $"Nearly alike: {near}.")
+            : new RuleVerdict(Name, Verdict.Fits, "Finish and colour are the band’s.");
     }
 }
 
@@ -256,7 +272,7 @@ public static class ClaspToBand
             EndTubeRule.Judge(end, clasp, limits),
             ButtonSpanRule.Judge(end, clasp, limits),
             ClaspBarRule.Judge(end, clasp, limits, fit),
-            StrapThicknessRule.Judge(end, clasp),
+            StrapThicknessRule.Judge(end, clasp, limits),
             ClaspFinishRule.Judge(end, clasp),
             OpenLookRule.Judge(end),
         ];

@@ -43,12 +43,28 @@ public static class PinRule
     /// <param name="limits">The house's limits.</param>
     public static RuleVerdict Judge(Length? bore, Length? bandWidth, IEnumerable<FrictionPin> stock, HouseLimits limits)
     {
-        if (bore is not { } hole)
-            return new RuleVerdict(Name, Verdict.Unknown, "Gauge the bore for the pins.");
         if (bandWidth is not { } width)
             return new RuleVerdict(Name, Verdict.Unknown, "Measure the band at its clasp end.");
+        if (bore is not { } hole)
+            return OfUsualBores(width, [.. stock], limits);
         return Choose(stock, p => p, hole, width, limits) is { } pin
             ? new RuleVerdict(Name, Verdict.Fits, $"A pin of {pin.Diameter} by {pin.Length} holds in a {hole} bore, {width} wide.")
             : new RuleVerdict(Name, Verdict.No, $"No pin at hand holds in a {hole} bore, {width} wide: wanted are {hole} across and {width} long.");
+    }
+
+    /// <summary>
+    /// Pins come in steps and hold in a narrow one of them each, so the middle of what is usual says nothing: where some pin at hand is for a usual
+    /// bore, one that holds is likely to be found.
+    /// </summary>
+    private static RuleVerdict OfUsualBores(Length width, IReadOnlyList<FrictionPin> stock, HouseLimits limits)
+    {
+        var usual = UsualRange.ClaspBore(isSoft: false, limits);
+        var held = stock.Where(p => p.Diameter + limits[Limit.PinPlay] >= usual.From && p.Diameter <= usual.To && Holds(p, p.Diameter, width, limits)).ToList();
+        return held.Count == 0
+            ? new RuleVerdict(Name, Verdict.No, $"No pin at hand is {width} long and of a usual bore, {usual}.")
+            : new RuleVerdict(Name, Verdict.Fits, $"Pins of {held.Min(p => p.Diameter)} to {held.Max(p => p.Diameter)} are at hand, {width} wide: gauge the bore for the one that holds.") with
+            {
+                Open = Openness.Looked(OpenFigure.ClaspBore, Verdict.Fits, Verdict.No),
+            };
     }
 }

@@ -1,3 +1,5 @@
+using IronLoop.Core.Measuring;
+
 namespace IronLoop.Core.Matching;
 
 /// <summary>The rule <c>attachment</c>: how the watch takes a band against how the band attaches.</summary>
@@ -9,7 +11,7 @@ public static class AttachmentRule
     /// <summary>Judges the pair.</summary>
     public static RuleVerdict Judge(WatchFacts watch, BandFacts band, HouseLimits? limits = null) => watch.Attachment switch
     {
-        null => Say(Verdict.Unknown, "Look how the watch takes its band first."),
+        null => NotLookedAt(band),
         Attachment.SpringBarDrilled or Attachment.SpringBarBlind => SpringBar(band),
         Attachment.FixedBar => FixedBar(band),
         Attachment.ScrewBar => ScrewBar(watch, band, limits ?? HouseLimits.Usual),
@@ -17,6 +19,13 @@ public static class AttachmentRule
         Attachment.OwnShape => OwnShape(watch, band),
         _ => throw new ArgumentOutOfRangeException(nameof(watch), watch.Attachment, "Not an attachment."),
     };
+
+    /// <summary>A watch nobody looked at is taken to have spring bars, as most have.</summary>
+    private static RuleVerdict NotLookedAt(BandFacts band)
+    {
+        var usual = SpringBar(band);
+        return usual with { Says = $"{usual.Says} Nobody looked yet: look at how it is held.", Open = Openness.Looked(OpenFigure.Attachment, Verdict.Fits, Verdict.No) };
+    }
 
     private static RuleVerdict SpringBar(BandFacts band) => band.Attaches switch
     {
@@ -49,18 +58,27 @@ public static class AttachmentRule
     {
         if (watch.OwnBar is not { } bar)
             return Say(Verdict.Unknown, "Measure the watch’s own screwed bar: the band’s tube has to let it through.");
-        if (band.TubeBore is not { } bore)
-            return Say(Verdict.Unknown, $"Measure the band’s tube: the watch’s own bar is {bar}.");
-        if (bore >= bar + limits[Limit.TubeRoom])
-            return Say(Verdict.Fits, $"The watch’s own {bar} bars go through its {bore} tubes.");
-        var says = $"The watch’s own {bar} bars do not go through its {bore} tubes";
-        return new RuleVerdict(Name, Verdict.Work, $"{says}: {(band.IsSoft ? "they have to be pierced wider" : "they have to be opened")}.",
-            [BarBoreRule.Open(band, bar, limits)]);
+        if (band.TubeBore is { } bore)
+            return Through(bore);
+        return OverRange.Judge(
+            [new OpenRange(OpenFigure.TubeBore, "bore of the band’s tube", UsualRange.TubeBore(band.IsSoft, limits), MoreIsBetter: true)],
+            (at, _) => at >= bar + limits[Limit.TubeRoom] ? Verdict.Fits : Verdict.Work, (at, _) => Through(at),
+            verdict => verdict == Verdict.Fits ? $"the watch’s own {bar} bars go through" : $"it has to be {(band.IsSoft ? "pierced wider" : "opened")} for the watch’s own {bar} bars");
+
+        RuleVerdict Through(Length at)
+        {
+            if (at >= bar + limits[Limit.TubeRoom])
+                return Say(Verdict.Fits, $"The watch’s own {bar} bars go through its {at} tubes.");
+            return new RuleVerdict(Name, Verdict.Work, $"The watch’s own {bar} bars do not go through its {at} tubes: {(band.IsSoft ? "they have to be pierced wider" : "they have to be opened")}.",
+                [BarBoreRule.Open(band, bar, limits)]);
+        }
     }
 
     private static RuleVerdict ScrewSlot(BandFacts band) => band.Attaches switch
     {
         BandAttachment.ScrewThrough => Say(Verdict.Fits, "Made to be screwed into the slot."),
+        BandAttachment.LooseBar or BandAttachment.QuickRelease when band is { Material: BandMaterial.Leather, IsFirm: true } =>
+            Say(Verdict.No, "The slot wants soft leather; this is firm."),
         BandAttachment.LooseBar or BandAttachment.QuickRelease when band.Material == BandMaterial.Leather =>
             new RuleVerdict(Name, Verdict.Work, "A soft leather end can be held by the slot’s screws, which pierce it.",
                 [new PieceOfWork(WorkKind.Pierce, "Let the slot’s screws pierce the strap’s ends, then pull hard to test both", Reversible: false) { Tools = "fitting screwdriver, tweezers", Minutes = 20 }]),

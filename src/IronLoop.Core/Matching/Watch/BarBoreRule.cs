@@ -19,20 +19,51 @@ public static class BarBoreRule
     /// <returns>Null when no bar has to be found.</returns>
     public static RuleVerdict? Judge(WatchFacts watch, BandFacts band, IReadOnlyList<SpringBar>? stock, HouseLimits limits)
     {
-        if (stock is null || !watch.HasSpringBars || band.Attaches != BandAttachment.LooseBar || watch.LugWidth is not { } lugs)
+        if (stock is null || !watch.MayHaveSpringBars || band.Attaches != BandAttachment.LooseBar || watch.LugWidth is not { } lugs)
             return null;
-        if (watch.LugHole is not { } hole)
-            return Say(Verdict.Unknown, "Measure the lug hole, so that a bar can be named.");
-        var forLugs = SpringBarChoice.ForLugs(stock, lugs, hole, limits).ToList();
-        if (forLugs.Count == 0)
-            return Say(Verdict.No, $"No bar in stock is right for {lugs} lugs with {hole} holes.");
-        if (band.TubeBore is not { } bore)
-            return Say(Verdict.Unknown, "Measure the band’s tube, so that a bar can be named.");
-        if (SpringBarChoice.Choose(stock, Wish(watch, band, lugs, hole, bore, limits), limits) is { } chosen)
-            return Say(Verdict.Fits, $"Bar {chosen.Says}.") with { Figure = chosen.Article };
-        var thinnest = forLugs.MinBy(b => b.Body)!;
-        return new RuleVerdict(Name, Verdict.Work,
-            $"The thinnest bar for these lugs, {thinnest.Article}, has {thinnest.Body}; the band’s tube has {bore}.", [Open(band, thinnest.Body, limits)]);
+        var right = SpringBarChoice.OfLength(stock, lugs, limits).ToList();
+        var open = new List<OpenRange>(2);
+        if (watch.LugHole is null)
+            open.Add(new OpenRange(OpenFigure.LugHole, "lug hole", UsualRange.LugHole(limits), MoreIsBetter: true));
+        if (band.TubeBore is null)
+            open.Add(new OpenRange(OpenFigure.TubeBore, "bore of the band’s tube", UsualRange.TubeBore(band.IsSoft, limits), MoreIsBetter: true));
+        if (open.Count == 0)
+            return Bars(watch.LugHole!.Value, band.TubeBore!.Value);
+        return OverRange.Judge(open, (a, b) => Find(Hole(a), Bore(a, b)), (a, b) => Bars(Hole(a), Bore(a, b)), verdict => verdict switch
+        {
+            Verdict.Fits => "a bar in stock is right for it",
+            Verdict.Work => $"its tube has to be {(band.IsSoft ? "pierced wider" : "opened")} for a bar in stock",
+            _ => "no bar in stock is right for it",
+        });
+
+        Length Hole(Length first) => watch.LugHole ?? first;
+        Length Bore(Length first, Length second) => band.TubeBore ?? (watch.LugHole is null ? second : first);
+
+        Verdict Find(Length hole, Length bore)
+        {
+            var found = Verdict.No;
+            foreach (var bar in right)
+            {
+                if (!SpringBarChoice.GoesIn(bar, hole, limits))
+                    continue;
+                if (bar.Body + limits[Limit.TubeRoom] <= bore)
+                    return Verdict.Fits;
+                found = Verdict.Work;
+            }
+            return found;
+        }
+
+        RuleVerdict Bars(Length hole, Length bore)
+        {
+            var forLugs = right.FindAll(b => SpringBarChoice.GoesIn(b, hole, limits));
+            if (forLugs.Count == 0)
+                return Say(Verdict.No, $"No bar in stock is right for {lugs} lugs with {hole} holes.");
+            if (SpringBarChoice.Choose(right, Wish(watch, band, lugs, hole, bore, limits), limits) is { } chosen)
+                return Say(Verdict.Fits, $"Bar {chosen.Says}.") with { Figure = chosen.Article };
+            var thinnest = forLugs.MinBy(b => b.Body)!;
+            return new RuleVerdict(Name, Verdict.Work,
+                $"The thinnest bar for these lugs, {thinnest.Article}, has {thinnest.Body}; the band’s tube has {bore}.", [Open(band, thinnest.Body, limits)]);
+        }
     }
 
     /// <summary>Opening a band's tube for a bar.</summary>

@@ -9,26 +9,29 @@ public static class BuildRule
     public const string Name = "build";
 
     /// <summary>Judges the height.</summary>
-    /// <returns>Null when the wrist is not known: then there is nothing to judge it against.</returns>
+    /// <returns>Null when wrist or head was not measured: then there is nothing to judge.</returns>
     public static RuleVerdict? Judge(WatchFacts watch, BandFacts band, WearerFacts wearer, HouseLimits limits)
     {
-        if (wearer.Wrist is not { } wrist)
+        if (wearer.Wrist is not { } wrist || watch.Height is not { } head)
             return null;
-        if (watch.Height is not { } head)
-            return new RuleVerdict(Name, Verdict.Unknown, "Measure the height of the head.");
-        var total = head;
-        if (band.Layers is { } layers)
+        if (band.Layers is not > 0 || band.LayerThickness is not null)
+            return Over(band.LayerThickness ?? Length.Zero) with { Figure = Total(band.LayerThickness ?? Length.Zero).ToString() };
+        return OverRange.Judge(
+            [new OpenRange(OpenFigure.LayerThickness, "thickness of one layer", UsualRange.Layer(band.Material, limits), MoreIsBetter: false)],
+            (layer, _) => IsTall(layer) ? Verdict.Compromise : Verdict.Fits, (layer, _) => Over(layer),
+            verdict => verdict == Verdict.Fits ? $"it sits well on a wrist of {wrist}" : $"it sits tall on a wrist of {wrist}, and tips");
+
+        Length Total(Length layer) => head + (band.Layers ?? 0) * layer;
+
+        bool IsTall(Length layer)
         {
-            if (band.LayerThickness is not { } layer)
-                return new RuleVerdict(Name, Verdict.Unknown, "Measure the thickness of one layer of the band.");
-            total += layers * layer;
+            var seems = watch.CaseShape == CaseShape.FlatSided ? Total(layer) + limits[Limit.FlatSided] : Total(layer);
+            // Height × 12 against the wrist keeps the share whole.
+            return seems.Micrometres * limits.Thousandths(Limit.WristOverHeight) > wrist.Micrometres * 1000;
         }
-        var seems = watch.CaseShape == CaseShape.FlatSided ? total + limits[Limit.FlatSided] : total;
-        // Height × 12 against the wrist keeps the share whole.
-        var isTall = seems.Micrometres * limits.Thousandths(Limit.WristOverHeight) > wrist.Micrometres * 1000;
-        var judged = isTall
-            ? new RuleVerdict(Name, Verdict.Compromise, $"{total} high on a wrist of {wrist} sits tall and tips; wear it snugger.")
-            : new RuleVerdict(Name, Verdict.Fits, $"{total} high on a wrist of {wrist} sits well.");
-        return judged with { Figure = total.ToString() };
+
+        RuleVerdict Over(Length layer) => IsTall(layer)
+            ? new RuleVerdict(Name, Verdict.Compromise, $"{Total(layer)} high on a wrist of {wrist} sits tall and tips; wear it snugger.")
+            : new RuleVerdict(Name, Verdict.Fits, $"{Total(layer)} high on a wrist of {wrist} sits well.");
     }
 }

@@ -12,7 +12,10 @@ public static class EndShapeRule
         BandEnd.Straight => Say(Verdict.Fits, "A straight end goes on any case."),
         BandEnd.Curved => watch.CaseShape switch
         {
-            null => Say(Verdict.Unknown, "Look whether the case is round or straight between the lugs."),
+            null => Say(Verdict.Fits, "Its curved end follows a round case, as most are; look whether this one is straight between the lugs.") with
+            {
+                Open = Openness.Looked(OpenFigure.CaseShape, Verdict.Fits, Verdict.Compromise),
+            },
             CaseShape.Round => Say(Verdict.Fits, "Its curved end follows the round case, on a curved bar."),
             _ => Say(Verdict.Compromise, "Its curved end leaves a gap at a case that is straight between the lugs."),
         },

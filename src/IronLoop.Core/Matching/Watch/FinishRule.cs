@@ -10,26 +10,33 @@ public static class FinishRule
     /// <returns>Null when nothing is known to compare.</returns>
     public static RuleVerdict? Judge(WatchFacts watch, BandFacts band, WearerFacts wearer)
     {
-        var compared = false;
-        var differs = new List<string>();
-        void Compare(string? wanted, string? has, string says)
-        {
-            if (string.IsNullOrWhiteSpace(wanted) || string.IsNullOrWhiteSpace(has))
-                return;
-            compared = true;
-            if (!string.Equals(wanted.Trim(), has.Trim(), StringComparison.OrdinalIgnoreCase))
-                differs.Add($"{has} {says} {wanted}");
-        }
+        var compared = Compared(watch, band, wearer).Where(c => !string.IsNullOrWhiteSpace(c.Wanted) && !string.IsNullOrWhiteSpace(c.Has)).ToList();
+        if (compared.Count == 0)
+            return null;
+        string Those(Likeness likeness) => string.Join(", ", compared.Where(c => Looks.Compare(c.Wanted, c.Has) == likeness).Select(c => $"{c.Has} {c.Says} {c.Wanted}"));
+        return Those(Likeness.Other) is { Length: > 0 } other ? new RuleVerdict(Name, Verdict.Compromise, $"Looks different: {other}.")
+            : Those(Likeness.Near) is { Length: > 0 } near ? new RuleVerdict(Name, Verdict.Fits, $"Nearly alike: {near}.")
+            : new RuleVerdict(Name, Verdict.Fits, "Finish and colour go with it.");
+    }
+
+    /// <summary>How like the looks are at the worst.</summary>
+    public static Likeness LikenessOf(WatchFacts watch, BandFacts band, WearerFacts wearer)
+    {
+        var worst = Likeness.Equal;
+        foreach (var (wanted, has, _) in Compared(watch, band, wearer))
+            if (Looks.Compare(wanted, has) is var likeness && likeness > worst)
+                worst = likeness;
+        return worst;
+    }
+
+    private static IEnumerable<(string? Wanted, string? Has, string Says)> Compared(WatchFacts watch, BandFacts band, WearerFacts wearer)
+    {
         if (band.Material == BandMaterial.Metal)
         {
-            Compare(watch.Finish, band.Finish, "beside a case that is");
-            Compare(watch.Colour, band.Colour, "beside a case that is");
+            yield return (watch.Finish, band.Finish, "beside a case that is");
+            yield return (watch.Colour, band.Colour, "beside a case that is");
         }
-        Compare(wearer.WishedColour, band.Colour, "instead of the wished");
-        if (!compared)
-            return null;
-        return differs.Count == 0
-            ? new RuleVerdict(Name, Verdict.Fits, "Finish and colour go with it.")
-            : new RuleVerdict(Name, Verdict.Compromise, $"Looks different: {string.Join(", ", differs)}.");
+        yield return (wearer.WishedColour, band.Colour, "instead of the wished");
+        yield return (wearer.WishedFinish, band.Finish, "instead of the wished");
     }
 }

@@ -25,6 +25,9 @@ public static class LugWidthRule
                 : said;
     }
 
+    /// <summary>Whether the width alone keeps a band off.</summary>
+    public static bool Refuses(WatchFacts watch, BandFacts band, HouseLimits limits) => watch.LugWidth is { } lugs && Find(lugs - band.Width, band, limits) == Verdict.No;
+
     private static Verdict Find(Length g, BandFacts band, HouseLimits limits) => band.IsSoft ? Soft(g, band.Material, limits) : Metal(g, band, limits);
 
     private static Verdict Soft(Length g, BandMaterial material, HouseLimits limits)

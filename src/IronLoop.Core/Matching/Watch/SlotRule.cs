@@ -16,21 +16,27 @@ public static class SlotRule
             return null;
         if (watch.SlotHeight is not { } slot)
             return Say(Verdict.Unknown, "Measure the height of the slot.");
-        if (band.EndThickness is not { } end)
-            return Say(Verdict.Unknown, "Measure the thickness of the band’s end.");
-        return Judge(end, slot, band, limits) with { Figure = $"{end} in {slot}" };
-    }
+        if (band.EndThickness is { } end)
+            return Into(end) with { Figure = $"{end} in {slot}" };
+        return OverRange.Judge(
+            [new OpenRange(OpenFigure.EndThickness, "thickness of the band’s end", UsualRange.SlotEnd(limits), MoreIsBetter: false)], (at, _) => Find(at), (at, _) => Into(at),
+            verdict => verdict switch
+            {
+                Verdict.Fits => "it slides into the slot",
+                Verdict.Work => "it has to be pressed flat for the slot",
+                _ => "it does not go into the slot",
+            });
 
-    private static RuleVerdict Judge(Length end, Length slot, BandFacts band, HouseLimits limits)
-    {
-        if (end <= slot)
-            return Say(Verdict.Fits, $"A {end} end slides into a {slot} slot.");
-        if (band.Material == BandMaterial.Leather && end <= slot + limits[Limit.SlotPress])
+        Verdict Find(Length at) => at <= slot ? Verdict.Fits
+            : band.Material == BandMaterial.Leather && at <= slot + limits[Limit.SlotPress] ? Verdict.Work : Verdict.No;
+
+        RuleVerdict Into(Length at) => Find(at) switch
         {
-            return new RuleVerdict(Name, Verdict.Work, $"A {end} end has to be pressed flat for a {slot} slot.",
-                [new PieceOfWork(WorkKind.Press, $"Press the strap’s ends flat to {slot}", Reversible: false) { Tools = "smooth-jawed pliers", Minutes = 15 }]);
-        }
-        return Say(Verdict.No, $"A {end} end does not go into a {slot} slot.");
+            Verdict.Fits => Say(Verdict.Fits, $"A {at} end slides into a {slot} slot."),
+            Verdict.Work => new RuleVerdict(Name, Verdict.Work, $"A {at} end has to be pressed flat for a {slot} slot.",
+                [new PieceOfWork(WorkKind.Press, $"Press the strap’s ends flat to {slot}", Reversible: false) { Tools = "smooth-jawed pliers", Minutes = 15 }]),
+            _ => Say(Verdict.No, $"A {at} end does not go into a {slot} slot."),
+        };
     }
 
     private static RuleVerdict Say(Verdict verdict, string says) => new(Name, verdict, says);

@@ -51,9 +51,15 @@ public static class SpringBarChoice
 {
     /// <summary>The bars of the right length whose tips go into the lug hole.</summary>
     public static IEnumerable<SpringBar> ForLugs(IEnumerable<SpringBar> stock, Length lugWidth, Length lugHole, HouseLimits limits) =>
+        OfLength(stock, lugWidth, limits).Where(b => GoesIn(b, lugHole, limits));
+
+    /// <summary>Whether a bar's tips go into a lug hole.</summary>
+    public static bool GoesIn(SpringBar bar, Length lugHole, HouseLimits limits) => bar.Tip + limits[Limit.TipRoom] <= lugHole;
+
+    /// <summary>The bars of the right length, whatever their tips.</summary>
+    public static IEnumerable<SpringBar> OfLength(IEnumerable<SpringBar> stock, Length lugWidth, HouseLimits limits) =>
         stock.Where(b => b.InStock > 0 && b.Style != BarStyle.Screwed
-            && b.Length >= lugWidth - limits[Limit.BarShorter] && b.Length <= lugWidth + limits[Limit.BarLonger]
-            && b.Tip + limits[Limit.TipRoom] <= lugHole);
+            && b.Length >= lugWidth - limits[Limit.BarShorter] && b.Length <= lugWidth + limits[Limit.BarLonger]);
 
     /// <summary>
     /// The thickest that passes the band's tube; of these one that is curved, and flanged, as wished; then the longest.

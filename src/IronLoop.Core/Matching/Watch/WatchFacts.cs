@@ -34,7 +34,7 @@ public enum CaseShape
     FlatSided,
 }
 
-/// <summary>What matching looks at of a watch. A figure nobody measured is null and makes its rule answer unknown.</summary>
+/// <summary>What matching looks at of a watch. A figure nobody measured is null.</summary>
 /// <param name="LugWidth">Clear distance between a pair of lugs, inside, at the bar.</param>
 /// <param name="Attachment">How it takes a band.</param>
 /// <param name="Family">The maker's family code of its own shape.</param>
@@ -69,6 +69,9 @@ public sealed record WatchFacts(Length? LugWidth, Attachment? Attachment, string
 
     /// <summary>Whether it takes its band on spring bars.</summary>
     public bool HasSpringBars => Attachment is Matching.Attachment.SpringBarDrilled or Matching.Attachment.SpringBarBlind;
+
+    /// <summary>Whether it does, or nobody looked, and it is taken to.</summary>
+    public bool MayHaveSpringBars => Attachment is null || HasSpringBars;
 }
 
 /// <summary>What matching looks at of the wearer. Null where nobody asked.</summary>
@@ -80,6 +83,9 @@ public sealed record WatchFacts(Length? LugWidth, Attachment? Attachment, string
 public sealed record WearerFacts(
     bool? Water = null, bool? NickelSensitive = null, bool? HairPull = null, Length? Wrist = null, string? WishedColour = null)
 {
+    /// <summary>The finish the owner wishes for.</summary>
+    public string? WishedFinish { get; init; }
+
     /// <summary>Nothing asked.</summary>
     public static WearerFacts Unasked { get; } = new();
 }

@@ -14,15 +14,12 @@ public static class WearerRule
 
     /// <summary>Judges a reach against a target.</summary>
     /// <param name="reach">All lengths the band can make.</param>
-    /// <param name="target">The length wanted, or null when wrist or head was not measured.</param>
+    /// <param name="target">The length wanted.</param>
     /// <param name="holed">What the band closes in, where it is no link bracelet.</param>
-    public static RuleVerdict Judge(Reach reach, FitTarget? target, HoledBand? holed = null)
+    public static RuleVerdict Judge(Reach reach, FitTarget target, HoledBand? holed = null)
     {
-        var judged = target is not { } wanted ? new RuleVerdict(Name, Verdict.Unknown, "Measure the wrist and the lug-to-lug first.")
-            : holed is null ? Find(reach, wanted) : Find(holed, wanted);
-        return target is { } length && reach.Lengths.Count > 0
-            ? judged with { Figure = $"{reach.Lengths.MinBy(l => (l.Length - length.Length).Abs()).Length.ToTenths()}" }
-            : judged;
+        var judged = holed is null ? Find(reach, target) : Find(holed, target);
+        return reach.Lengths.Count > 0 ? judged with { Figure = $"{reach.Lengths.MinBy(l => (l.Length - target.Length).Abs()).Length.ToTenths()}" } : judged;
     }
 
     /// <summary>What a band that closes in places is on this wearer.</summary>
@@ -59,6 +56,8 @@ public static class WearerRule
     private static RuleVerdict Find(Reach reach, FitTarget target)
     {
         var (wanted, window) = (target.Length, target.Window);
+        if (!reach.Holds(wanted, window) && reach.OffCentre.Any(l => (l - wanted).Abs() <= window))
+            return new RuleVerdict(Name, Verdict.Compromise, $"Makes the {wanted.ToTenths()} wanted only with its clasp off its place.");
         if (reach.Shortest is not { } shortest || reach.Longest is not { } longest)
             return new RuleVerdict(Name, Verdict.No, "Its clasp cannot be brought to the middle, whatever is taken out.");
         var verdict = VerdictOf(reach.Holds(wanted, window), reach.HoldsWithRoom(wanted, window));

@@ -15,7 +15,7 @@ internal static class CatalogueColumns
     public static readonly IReadOnlyList<string> All =
     [
         "article", "name", "kind", "material", "finish", "colour", "attaches", "width", "thickness", "end", "endThickness", "tubeBore", "claspEnd",
-        "solidEnd", "nickelSafe", "family", "price", "inStock", "claspName", "bucklePiece", "tail", "firstHole", "holePitch", "holes", "underRun", "closure", "farthest", "whole",
+        "solidEnd", "nickelSafe", "boreToFace", "firm", "family", "price", "inStock", "claspName", "bucklePiece", "tail", "firstHole", "holePitch", "holes", "underRun", "closure", "farthest", "whole",
         "shortest", "longest", "notches", "twelve", "six", "spares", "claspTwelve", "claspSix", "microSide", "positions", "step", "position",
     ];
 
@@ -46,7 +46,7 @@ internal static class CatalogueColumns
         var notches = Count(refusals, "notches", cell, 0);
         var positions = Count(refusals, "positions", cell, 1);
         var position = Count(refusals, "position", cell, 1);
-        var (solid, nickelSafe) = (YesOrNo(refusals, "solidEnd", cell), YesOrNo(refusals, "nickelSafe", cell));
+        var (solid, nickelSafe, firm) = (YesOrNo(refusals, "solidEnd", cell), YesOrNo(refusals, "nickelSafe", cell), YesOrNo(refusals, "firm", cell));
         refusals.ThrowIfAny();
         var claspName = cell("claspName") is { Length: > 0 } named ? named : kind switch
         {
@@ -62,7 +62,7 @@ internal static class CatalogueColumns
             kind == BandKind.TwoPiece ? new StrapSheet(cell("bucklePiece"), cell("tail"), cell("firstHole"), cell("holePitch"), holes) : null,
             kind == BandKind.OnePiece ? new OnePieceSheet(cell("firstHole"), cell("holePitch"), holes, cell("underRun"), closure, cell("farthest"), cell("whole")) : null,
             kind == BandKind.Mesh ? new MeshSheet(cell("shortest"), cell("longest"), notches) : null,
-            end, cell("endThickness"), cell("tubeBore"), cell("claspEnd"), nickelSafe).Read(article, owner: null);
+            end, cell("endThickness"), cell("tubeBore"), cell("claspEnd"), nickelSafe, cell("boreToFace"), firm).Read(article, owner: null);
     }
 
     /// <summary>Writes a cell, as <see cref="Read"/> reads it.</summary>
@@ -83,6 +83,8 @@ internal static class CatalogueColumns
             "end" => Word(facts.End),
             "endThickness" => Mm(facts.EndThickness),
             "tubeBore" => Mm(facts.TubeBore),
+            "boreToFace" => Mm(facts.BoreToFace),
+            "firm" => Word(facts.IsFirm),
             "claspEnd" => Mm(band.ClaspEnd),
             "solidEnd" => Word(facts.SolidEnd),
             "nickelSafe" => Word(facts.NickelSafe),

@@ -66,7 +66,7 @@ internal static class AtTheWrist
         }
         var length = holed.LengthIn(position);
         return new TriedSheet(
-            felt.Says(holed), same, false, false, file.Target?.Length ?? length, length, holed.TwiceOffCentre(position).Millimetres / 2, null,
+            felt.Says(holed), same, false, false, file.Target?.Length ?? length, length, holed.TwiceOffCentre(position)?.Millimetres / 2, null,
             BenchSheet.Of(work, tried.Take ? TheJob.Read(work, file.Job.Id) : file));
     }
 

@@ -305,4 +305,4 @@ internal sealed record TriedWire(
 /// <param name="WantedMm">The length wanted now.</param>
 /// <param name="LengthMm">The length the new plan comes to.</param>
 /// <param name="SeenSays">How what was seen of the clasp agrees with the links; null when nobody looked.</param>
-internal sealed record TriedSheet(string Says, bool Same, bool OnlyMicro, bool FirstSideAgain, Length WantedMm, Length LengthMm, decimal OffCentreMm, string? SeenSays, BenchSheet Bench);
+internal sealed record TriedSheet(string Says, bool Same, bool OnlyMicro, bool FirstSideAgain, Length WantedMm, Length LengthMm, decimal? OffCentreMm, string? SeenSays, BenchSheet Bench);

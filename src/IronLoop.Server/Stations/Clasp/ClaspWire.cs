@@ -44,7 +44,7 @@ internal sealed record ClaspEffectWire(
 /// <param name="PartId">Its number in stock; null of an offer that is not on the list yet.</param>
 /// <param name="Cures">Whether it cures the between-sizes problem.</param>
 internal sealed record ClaspCandidateWire(
-    long? PartId, string Article, string Name, string Measured, string Supplier, string Place, int Free, int Ordered, int Listed, long PriceCents, Verdict Verdict, string? Deciding,
+    long? PartId, string Article, string Name, string Measured, string Supplier, string Place, int Free, int Ordered, int Listed, long PriceCents, Verdict Verdict, Certainty Certainty, string? Deciding,
     IReadOnlyList<RuleWire> Rules, ClaspEffectWire? Effect, bool Cures, bool Chosen, bool NeedsConsent)
 {
     public static ClaspCandidateWire Of(ClaspCandidate candidate, StockPart? stored, FitTarget? target, bool isChosen, int available = 0)
@@ -52,10 +52,10 @@ internal sealed record ClaspCandidateWire(
         var (part, judgement) = (candidate.Part, candidate.Judgement);
         return new ClaspCandidateWire(
             stored?.Id, part.Article, part.Name, part.Measured, part.Supplier, stored?.Place ?? "", stored?.Count.Free ?? available, stored?.Count.OnTheirWay ?? 0, stored?.Count.Listed ?? 0,
-            part.PriceCents, judgement.Verdict,
+            part.PriceCents, judgement.Verdict, judgement.Certainty,
             judgement.Verdict == Verdict.Fits ? null : judgement.Rules.First(r => r.Verdict == judgement.Verdict).Rule,
             [.. judgement.Rules.Select(RuleWire.Of)], ClaspEffectWire.Of(candidate.Effect, target), candidate.Cures, isChosen,
-            judgement.Rules.Any(r => r.Work.Any(w => !w.Reversible)));
+            judgement.SureWork.Any(w => !w.Reversible));
     }
 }
 

@@ -81,7 +81,7 @@ internal static class CounterEndpoints
     {
         var spokenFor = Storage.Bands.SpokenFor(work, file.Job.Id);
         var bare = BandChoice.Bare(file);
-        var found = shelf.Find(bare, file.House, new ShelfFilter(null, null, null, null, null, true, null), 0, Offered, spokenFor);
+        var found = shelf.Find(bare, file.House, ShelfFilter.AskedBy(file.Job.Request) with { InStock = true }, 0, Offered, spokenFor);
         var shown = Storage.Bands.Find(work, found.Best.Select(b => b.Id));
         return [.. found.Best.Select(b => Offer(shown[b.Id]))];
 
@@ -89,15 +89,15 @@ internal static class CounterEndpoints
         {
             var judgement = MatchBand.Judge(bare, stock.Band, PullThroughWay.Double, file.House);
             var free = BandChoice.Free(stock, spokenFor);
-            return new CounterOffer(stock.Id, stock.Name, stock.Article, judgement.Verdict, Deciding(judgement), stock.PriceCents, free, stock.MayBeChosen(judgement, free).Why);
+            return new CounterOffer(stock.Id, stock.Name, stock.Article, judgement.Verdict, judgement.Certainty, Deciding(judgement), stock.PriceCents, free, stock.MayBeChosen(judgement, free).Why);
         }
     }
 
     private static List<CounterOffer> Clasps(ShopWork work, JobSnapshot file) => file.ClaspBench(Parts.PinsAtHand(work)) is not { } bench ? [] :
     [
         .. bench.Rank(Parts.All(work, Core.Stock.PartKind.Clasp).Select(p => p.Part)).Take(Offered).Select(c => (Candidate: c, Stored: Parts.Find(work, c.Part.Article)!)).Select(c => new CounterOffer(
-            c.Stored.Id, c.Candidate.Part.Name, c.Candidate.Part.Article, c.Candidate.Judgement.Verdict, Deciding(c.Candidate.Judgement), c.Candidate.Part.PriceCents, c.Stored.Count.Free,
-            c.Candidate.Judgement.Verdict == Verdict.No ? Deciding(c.Candidate.Judgement) : null)),
+            c.Stored.Id, c.Candidate.Part.Name, c.Candidate.Part.Article, c.Candidate.Judgement.Verdict, c.Candidate.Judgement.Certainty, Deciding(c.Candidate.Judgement), c.Candidate.Part.PriceCents, c.Stored.Count.Free,
+            c.Candidate.Judgement.Rules.FirstOrDefault(r => r.Refuses)?.Says)),
     ];
 
     private static string Deciding(Judgement judgement) => judgement.Rules.FirstOrDefault(r => r.Verdict == judgement.Verdict)?.Says ?? "";

@@ -39,7 +39,7 @@ internal sealed record RequestAsks(Request Request, string Name, HandWorkKind? T
 
 /// <summary>A band or clasp that could go on.</summary>
 /// <param name="Says">The rule that decides, in words.</param>
-internal sealed record CounterOffer(long Id, string Name, string Article, Verdict Verdict, string Says, long PriceCents, int Free, string? WhyNot);
+internal sealed record CounterOffer(long Id, string Name, string Article, Verdict Verdict, Certainty Certainty, string Says, long PriceCents, int Free, string? WhyNot);
 
 /// <summary>What is answered while it is typed; nothing is stored.</summary>
 /// <param name="Missing">What is still wanting before it can go to the bench.</param>

@@ -21,6 +21,22 @@ internal sealed record TryOnSheet(SurplusBy By, SurplusOver Over, string Amount,
 /// <summary>The copied loop as entered.</summary>
 internal sealed record CopySheet(string Loop, string BarToBar, string BarRise, string Thickness, LoopBy By);
 
+/// <summary>The gap under the clasp, for a finger, that a way to wear it leaves on this wrist.</summary>
+internal sealed record WearGapWire(WearPreference Wear, string Text)
+{
+    private static readonly Length Finger = Length.FromMillimetres(14);
+
+    public static IReadOnlyList<WearGapWire> Of(Figures figures) => figures.Wrist is not { } wrist ? [] :
+    [
+        .. Enum.GetValues<WearPreference>().Select(preference =>
+        {
+            var wear = Core.Fitting.Wear.Of(preference);
+            string Gap(Length ease) => Math.Round(EaseFromGap.GapFor(wrist, figures.Aspect, ease, Finger).Millimetres).ToString("0", System.Globalization.CultureInfo.InvariantCulture);
+            return new WearGapWire(preference, $"a finger’s gap of {Gap(wear.Least)} to {Gap(wear.Most)} mm");
+        }),
+    ];
+}
+
 /// <summary>What is known of the wrist beside its figures.</summary>
 /// <param name="SeasonAssumed">Whether the season is merely that of the visit.</param>
 internal sealed record WristWire(WornAt? WornAt, Season Season, bool SeasonAssumed, decimal Aspect, bool AspectAssumed);
@@ -46,6 +62,7 @@ internal sealed record GaugeSheetWire(
     CaseShape? CaseShape,
     string? Family,
     WearPreference? Wear,
+    IReadOnlyList<WearGapWire> WearGaps,
     WristWire Wrist,
     WaysWire? Ways,
     TryOnSheet TryOn,
@@ -69,6 +86,7 @@ internal sealed record GaugeSheetWire(
             figures.CaseShape,
             figures.Family,
             figures.Wear,
+            WearGapWire.Of(figures),
             new WristWire(
                 note.WornAt, note.Season ?? Seasons.Of(DateOnly.FromDateTime(job.TakenInAt.LocalDateTime)), note.Season is null,
                 figures.Aspect, figures.MeasuredAspect is null),

@@ -7,9 +7,21 @@ using IronLoop.Server.Contract;
 
 namespace IronLoop.Server.Stations.Match;
 
+/// <summary>How a watch takes a band, as another program tells of it.</summary>
+internal enum JudgedAttachment
+{
+    SpringBarDrilled,
+    SpringBarBlind,
+    FixedBar,
+    ScrewBar,
+    ScrewSlot,
+    OwnShape,
+    NotLookedAt,
+}
+
 /// <summary>A watch as another program tells of it; what was not measured is left out.</summary>
 internal sealed record JudgedWatch(
-    Attachment Attachment, Length? LugWidthMm = null, Length? BarGapMm = null, Length? LugHoleMm = null, Length? OwnBarMm = null,
+    JudgedAttachment Attachment, Length? LugWidthMm = null, Length? BarGapMm = null, Length? LugHoleMm = null, Length? OwnBarMm = null,
     Length? SlotHeightMm = null, CaseShape? CaseShape = null, string? Family = null, Length? HeightMm = null)
 {
     public WatchFacts Read(Refusals refusals)
@@ -20,7 +32,8 @@ internal sealed record JudgedWatch(
         Check(refusals, "$.watch.ownBarMm", GaugedFigure.OwnBar, OwnBarMm);
         Check(refusals, "$.watch.slotHeightMm", GaugedFigure.SlotHeight, SlotHeightMm);
         Check(refusals, "$.watch.heightMm", GaugedFigure.CaseHeight, HeightMm);
-        return new WatchFacts(LugWidthMm, Attachment, Named(refusals, "$.watch.family", Family))
+        Attachment? looked = Attachment == JudgedAttachment.NotLookedAt ? null : Enum.Parse<Attachment>(Attachment.ToString());
+        return new WatchFacts(LugWidthMm, looked, Named(refusals, "$.watch.family", Family))
         {
             BarGap = BarGapMm,
             LugHole = LugHoleMm,
@@ -45,24 +58,25 @@ internal sealed record JudgedWatch(
 internal sealed record JudgedBand(
     BandKind Kind, BandMaterial Material, Length WidthMm, BandAttachment Attaches, BandEnd End = BandEnd.Straight, bool? SolidEnd = null,
     Length? EndThicknessMm = null, Length? TubeBoreMm = null, int? Layers = null, Length? LayerThicknessMm = null, string? Family = null,
-    bool? NickelSafe = null)
+    bool? NickelSafe = null, Length? BoreToFaceMm = null)
 {
     public static readonly AllowedLength LayerThicknesses = AllowedLength.Mm(0.3m, 6);
     public static readonly AllowedNumber LayerCounts = new(0, 4);
 
-    public BandFacts Read(Refusals refusals)
+    public BandFacts Read(Refusals refusals, string path = "$.band")
     {
-        JudgedWatch.Check(refusals, "$.band.widthMm", GaugedFigure.BandWidth, WidthMm);
-        JudgedWatch.Check(refusals, "$.band.endThicknessMm", GaugedFigure.BandEnd, EndThicknessMm);
+        JudgedWatch.Check(refusals, $"{path}.widthMm", GaugedFigure.BandWidth, WidthMm);
+        JudgedWatch.Check(refusals, $"{path}.endThicknessMm", GaugedFigure.BandEnd, EndThicknessMm);
+        JudgedWatch.Check(refusals, $"{path}.boreToFaceMm", GaugedFigure.BandEnd, BoreToFaceMm);
         if (TubeBoreMm is { } bore)
-            refusals.Check("$.band.tubeBoreMm", BandFacts.Bores, bore);
+            refusals.Check($"{path}.tubeBoreMm", BandFacts.Bores, bore);
         if (Layers is { } layers)
-            refusals.Check("$.band.layers", LayerCounts, layers);
+            refusals.Check($"{path}.layers", LayerCounts, layers);
         if (LayerThicknessMm is { } layer)
-            refusals.Check("$.band.layerThicknessMm", LayerThicknesses, layer);
+            refusals.Check($"{path}.layerThicknessMm", LayerThicknesses, layer);
         if (Kind is BandKind.Mesh or BandKind.LinkBracelet && Material != BandMaterial.Metal)
-            refusals.Add("$.band.material", $"material is {Material.ToString().ToLowerInvariant()}; mesh and link bracelets are metal.");
-        return new BandFacts(Kind, Material, WidthMm, Attaches, SolidEnd, JudgedWatch.Named(refusals, "$.band.family", Family))
+            refusals.Add($"{path}.material", $"material is {Material.ToString().ToLowerInvariant()}; mesh and link bracelets are metal.");
+        return new BandFacts(Kind, Material, WidthMm, Attaches, SolidEnd, JudgedWatch.Named(refusals, $"{path}.family", Family))
         {
             End = End,
             EndThickness = EndThicknessMm,
@@ -70,12 +84,16 @@ internal sealed record JudgedBand(
             Layers = Layers,
             LayerThickness = LayerThicknessMm,
             NickelSafe = NickelSafe,
+            BoreToFace = BoreToFaceMm,
         };
     }
 }
 
 /// <summary>The wearer as another program tells of them.</summary>
-internal sealed record JudgedWearer(bool? Water = null, bool? NickelSensitive = null, bool? HairPull = null);
+internal sealed record JudgedWearer(bool? Water = null, bool? NickelSensitive = null, bool? HairPull = null)
+{
+    public WearerFacts Read() => new(Water, NickelSensitive, HairPull);
+}
 
 internal sealed record JudgeRequest(JudgedWatch Watch, JudgedBand Band, JudgedWearer? Wearer = null);
 
@@ -88,9 +106,10 @@ internal sealed record JudgedClasp(
 
 internal sealed record JudgeClaspRequest(JudgedEnd BandEnd, JudgedClasp Clasp);
 
-internal sealed record JudgeAnswer(Verdict Verdict, IReadOnlyList<RuleWire> Rules)
+internal sealed record JudgeAnswer(Verdict Verdict, Certainty Certainty, IReadOnlyList<RuleWire> Rules)
 {
-    public static JudgeAnswer Of(IReadOnlyList<RuleVerdict> rules) => new(new Judgement(rules).Verdict, [.. rules.Select(RuleWire.Of)]);
+    public static JudgeAnswer Of(IReadOnlyList<RuleVerdict> rules) =>
+        new(new Judgement(rules).Verdict, new Judgement(rules).Certainty, [.. rules.Select(RuleWire.Of)]);
 }
 
 /// <summary>The rules, asked without a shop: for scripts and other shops' tools.</summary>
@@ -110,7 +129,7 @@ internal static class JudgeEndpoints
         var refusals = new Refusals();
         var (watch, band) = (request.Watch.Read(refusals), request.Band.Read(refusals));
         refusals.ThrowIfAny();
-        var wearer = request.Wearer is { } asked ? new WearerFacts(asked.Water, asked.NickelSensitive, asked.HairPull) : WearerFacts.Unasked;
+        var wearer = request.Wearer?.Read() ?? WearerFacts.Unasked;
         return JudgeAnswer.Of(BandToWatch.Judge(watch, band, wearer, bars: null, HouseLimits.Usual));
     }
 

@@ -11,7 +11,7 @@ using IronLoop.Storage;
 namespace IronLoop.Server.Stations.Match;
 
 /// <summary>A watch that a band in the hand was held against.</summary>
-internal sealed record HeldAgainst(long JobId, string Client, string Watch, bool Closed, Verdict Verdict, string Says);
+internal sealed record HeldAgainst(long JobId, string Client, string Watch, bool Closed, Verdict Verdict, Certainty Certainty, string Says);
 
 /// <summary>From a band in the hand: which of the shop's open jobs, or of a client's watches, it would fit.</summary>
 internal static class LookUpEndpoints
@@ -37,7 +37,7 @@ internal static class LookUpEndpoints
                 var judgement = MatchBand.Judge(file.Figures with { Raise = default }, stock.Band, house: file.House);
                 var worst = judgement.Rules.First(r => r.Verdict == judgement.Verdict);
                 return new HeldAgainst(
-                    job.Id, job.Client.Name, job.WatchName, job.ClosedAt is not null, judgement.Verdict,
+                    job.Id, job.Client.Name, job.WatchName, job.ClosedAt is not null, judgement.Verdict, judgement.Certainty,
                     judgement.Verdict == Verdict.Fits ? judgement.Rules[^1].Says : worst.Says);
             })
             .OrderBy(h => h.Verdict).ThenBy(h => h.JobId)];

@@ -14,6 +14,8 @@ namespace IronLoop.Server.Stations.Match;
 [JsonSerializable(typeof(List<SpringBarWire>))]
 [JsonSerializable(typeof(MatchSheet))]
 [JsonSerializable(typeof(MatchWire))]
+[JsonSerializable(typeof(RankAnswer))]
+[JsonSerializable(typeof(RankRequest))]
 [JsonSerializable(typeof(SpringBarSheet))]
 [JsonSerializable(typeof(WishesWire))]
 internal sealed partial class MatchJson : JsonSerializerContext;

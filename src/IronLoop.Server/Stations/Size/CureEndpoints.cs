@@ -72,7 +72,7 @@ internal static class CureEndpoints
             var stored = Parts.All(work, PartKind.Clasp).ToDictionary(p => p.Part.Article);
             cures.AddRange(bench.Rank(stored.Values.Select(p => p.Part)).Where(c => c.Judgement.Verdict != Verdict.No && c.Effect is { } effect && effect.Misfit == Length.Zero).Take(MostOfAKind).Select(c => new CureWire(
                 CureKind.Clasp, $"{c.Part.Name} {c.Part.Article} instead of the {file.Chosen!.WithOwnClasp.ClaspName}: the loop comes to {c.Effect!.Length.ToTenths()}.",
-                c.Part.PriceCents, Days(stored[c.Part.Article].Count.Free > 0), c.Judgement.Rules.Any(r => r.Work.Any(w => !w.Reversible)), stored[c.Part.Article].Id)));
+                c.Part.PriceCents, Days(stored[c.Part.Article].Count.Free > 0), c.Judgement.SureWork.Any(w => !w.Reversible), stored[c.Part.Article].Id)));
         }
         cures.AddRange(Others(work, file, bands).Select(s => new CureWire(CureKind.Band, $"{s.Name} {s.Article} instead.", s.PriceCents, Days(s.InStock > 0), Lasting: false, s.Id)));
         return cures;
