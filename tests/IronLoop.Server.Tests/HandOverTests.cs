@@ -26,8 +26,11 @@ public sealed class HandOverTests : IDisposable
     [Fact]
     public async Task The_owner_is_told_what_fits_this_band_and_this_wrist()
     {
-        var advice = (await Sheet(await Ready()))["advice"]!.AsArray().Select(a => a!.GetValue<string>()).ToList();
-        advice[0].ShouldBe("Come by and we move the clasp’s bar to position 5 from the tight end on hot days; it leaves in position 4 from the tight end.");
+        var job = await Ready();
+        var advice = (await Sheet(job))["advice"]!.AsArray().Select(a => a!.GetValue<string>()).ToList();
+        advice[0].ShouldBe("The clasp sits off its place, 3.0 mm toward the 6 side.");
+        (await _shop.Get($"/api/jobs/{job}/loop"))["notice"]!.GetValue<string>().ShouldContain(advice[0], customMessage: "and it was said at Size");
+        advice[1].ShouldBe("Come by and we move the clasp’s bar to position 5 from the tight end on hot days; it leaves in position 4 from the tight end.");
         advice.ShouldContain(a => a.StartsWith("Keep the bag", StringComparison.Ordinal));
         advice.ShouldNotContain(a => a.Contains("eather", StringComparison.Ordinal) && a.Contains("water", StringComparison.Ordinal));
     }

@@ -3012,6 +3012,7 @@ export interface components {
             spread: null | string;
             question: null | string;
             stands: boolean;
+            usually: null | string;
         };
         GaugeSheetWire: {
             lines: components["schemas"]["GaugeLineWire"][];

@@ -14,6 +14,7 @@ const line: GaugeLine = {
   spread: null,
   question: null,
   stands: false,
+  usually: null,
 }
 const reading = (id: number, mm: number, earlier = false) => ({
   id,

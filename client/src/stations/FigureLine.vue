@@ -73,7 +73,7 @@ defineExpose({ focus: () => field.value?.focus() })
         ><span class="figure big">{{ line.value.text }}</span>
         <span class="figure quiet inch">{{ line.value.inches }}</span>
       </template>
-      <span v-else class="quiet">not gauged yet</span>
+      <span v-else class="quiet">{{ line.usually ?? 'not gauged yet' }}</span>
     </span>
     <span v-if="line.readings.length > 0" class="readings">
       <template v-if="line.readings.length > 1">

@@ -11,13 +11,13 @@ public static class NextLook
     /// <returns>Null where no reading is worth its while.</returns>
     public static string? Says(IReadOnlyList<Judgement> judged)
     {
-        var open = judged.SelectMany(j => j.Rules.Where(r => r.Certainty == Certainty.Likely && r.Open!.Decides is not null).Select(r => r.Open!.Decides!)
+        var open = judged.Where(j => j.Certainty == Certainty.Likely).SelectMany(j => j.Rules.Where(r => r.Certainty == Certainty.Likely && r.Open!.Decides is not null).Select(r => r.Open!.Decides!)
             .GroupBy(d => d.Figure).Select(g => (Figure: g.Key, Share: g.Max(d => d.Share)))).GroupBy(d => d.Figure).ToList();
         if (open.Count == 0)
             return null;
         var most = open.OrderByDescending(g => g.Sum(d => d.Share)).ThenBy(g => g.Key).First();
         return most.Sum(d => d.Share) < Worth * judged.Count ? null
-            : $"{Asks(most.Key)}: the word on {(judged.Count == 1 ? "it" : $"{most.Count()} of these {judged.Count}")} hangs on it.";
+            : $"{Asks(most.Key)}: {(judged.Count == 1 ? "the word on this band" : $"the word on {most.Count()} of these {judged.Count}")} hangs on it.";
     }
 
     private static string Asks(OpenFigure figure) => figure switch

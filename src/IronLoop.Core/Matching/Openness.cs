@@ -70,5 +70,7 @@ public sealed record Openness(IReadOnlyList<OpenFigure> Figures, Verdict Best, V
     /// <param name="figure">What.</param>
     /// <param name="best">The best verdict it may lead to.</param>
     /// <param name="worst">The worst.</param>
-    public static Openness Looked(OpenFigure figure, Verdict best, Verdict worst) => new([figure], best, worst, 0, new Decider(figure, null, Unlooked));
+    /// <param name="usual">What it is taken to be.</param>
+    public static Openness Looked(OpenFigure figure, Verdict best, Verdict worst, Verdict usual = Verdict.Fits) =>
+        new([figure], best, worst, (1 - Unlooked) * OverRange.Off(usual), new Decider(figure, null, Unlooked));
 }

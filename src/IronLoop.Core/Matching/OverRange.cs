@@ -71,17 +71,19 @@ internal sealed class OverRange
 
     private static double Off(UsualRange range, Func<Length, Verdict> find)
     {
-        static double Counts(Verdict verdict) => verdict switch { Verdict.No => 1, Verdict.Work => 0.25, _ => 0 };
         if (range.From == range.To)
-            return Counts(find(range.From));
+            return Off(find(range.From));
         var (off, since) = (0.0, range.From);
         foreach (var change in Changes(range, find).Append(range.To))
         {
-            off += Counts(find(since)) * (change - since).Micrometres;
+            off += Off(find(since)) * (change - since).Micrometres;
             since = change;
         }
         return off / (range.To - range.From).Micrometres;
     }
+
+    /// <summary>How much a verdict counts as not going on as it is.</summary>
+    public static double Off(Verdict verdict) => verdict switch { Verdict.No => 1, Verdict.Work => 0.25, _ => 0 };
 
     /// <summary>The lengths from which on the verdict is another, ascending.</summary>
     private static List<Length> Changes(UsualRange range, Func<Length, Verdict> find)

@@ -125,6 +125,17 @@ public sealed record Judgement(IReadOnlyList<RuleVerdict> Rules)
     /// <summary>The worst of the rules.</summary>
     public Verdict Verdict => Rules.Count == 0 ? Verdict.Unknown : Rules.Max(r => r.Verdict);
 
+    /// <summary>The rule that decides it: a certain one where one says so, else the likely one a reading is likeliest to change; null where all is well and read.</summary>
+    public RuleVerdict? Deciding
+    {
+        get
+        {
+            var say = Rules.Where(r => r.Verdict == Verdict).ToList();
+            var likely = say.Where(r => r.Certainty == Certainty.Likely).MaxBy(r => r.Open!.Decides?.Share ?? 0);
+            return Verdict == Verdict.Fits ? likely ?? Rules.FirstOrDefault(r => r.Certainty == Certainty.Likely) : say.FirstOrDefault(r => r.Certainty != Certainty.Likely) ?? likely;
+        }
+    }
+
     /// <summary>The work it asks for whatever is unread; what is only likely waits for its reading.</summary>
     public IReadOnlyList<PieceOfWork> SureWork => [.. Rules.Where(r => r.Certainty == Certainty.Certain).SelectMany(r => r.Work)];
 

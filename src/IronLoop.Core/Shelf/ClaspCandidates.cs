@@ -95,7 +95,7 @@ public sealed record ClaspBench(
         return judged with
         {
             Says = $"With the usual half lengths: {judged.Says} Measure them, from each last pivot to its centre.",
-            Open = Openness.Looked(OpenFigure.ClaspHalves, Verdict.Fits, Verdict.No),
+            Open = Openness.Looked(OpenFigure.ClaspHalves, Verdict.Fits, Verdict.No, judged.Verdict),
         };
     }
 

@@ -21,15 +21,19 @@ internal static class Closing
     /// <summary>What the owner is told, once a plan is agreed.</summary>
     public static IReadOnlyList<string> AdviceFor(JobSnapshot file, IReadOnlyList<BagLine> bag) =>
         file is { Stock: { } stock, Plan: { } plan } && file.Band is { } band
-            ? Advice.For(new AdviceFacts(band, stock.OwnerClientId is null, plan.Arrangement.Position + 1)
-            {
-                Days = LoopSheet.DaysFor(file),
-                Holed = file.Holed,
-                IsOutlined = file.Work is not null,
-                InWater = file.Figures.Wishes.Water == true,
-                HasBag = bag.Count > 0,
-                OnSpringBars = file.Figures.Attachment is Attachment.SpringBarBlind or Attachment.SpringBarDrilled,
-            })
+            ?
+            [
+                .. Drawbacks.Of(file),
+                .. Advice.For(new AdviceFacts(band, stock.OwnerClientId is null, plan.Arrangement.Position + 1)
+                {
+                    Days = LoopSheet.DaysFor(file),
+                    Holed = file.Holed,
+                    IsOutlined = file.Work is not null,
+                    InWater = file.Figures.Wishes.Water == true,
+                    HasBag = bag.Count > 0,
+                    OnSpringBars = file.Figures.Attachment is Attachment.SpringBarBlind or Attachment.SpringBarDrilled,
+                }),
+            ]
             : [];
 
     /// <summary>What goes into the parcel.</summary>

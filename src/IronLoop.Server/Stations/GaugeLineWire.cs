@@ -1,6 +1,8 @@
+using System.Globalization;
 using IronLoop.Core.Bands;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Gauging;
+using IronLoop.Core.Jobs;
 using IronLoop.Core.Measuring;
 using IronLoop.Storage;
 
@@ -12,17 +14,19 @@ internal sealed record ReadingWire(long Id, Length Mm, string Text, bool ByLine,
 
 /// <summary>One line of the gauging sheet.</summary>
 /// <param name="Wanted">Whether this job needs it; others can be gauged all the same.</param>
+/// <param name="Usually">What it usually is, where that is gone by until it is read.</param>
 /// <param name="Value">The mean of the readings, or what is assumed until there are any.</param>
 /// <param name="Spread">The largest less the smallest, with its unit; null below two readings.</param>
 /// <param name="Question">Why it is questioned.</param>
 internal sealed record GaugeLineWire(
     GaugedFigure Figure, string Name, GaugedOf Of, bool Wanted, string Jaws, IReadOnlyList<ReadingWire> Readings, FigureWire? Value, string? Spread,
-    string? Question, bool Stands)
+    string? Question, bool Stands, string? Usually)
 {
     /// <summary>The line of a figure.</summary>
     public static GaugeLineWire Read(
-        FigureKind kind, Figures figures, Head? head, IReadOnlyList<GaugedFigure> wanted, long jobId, IReadOnlyList<StoredReading> readings)
+        FigureKind kind, JobSnapshot file, Head? head, IReadOnlyList<GaugedFigure> wanted, IReadOnlyList<StoredReading> readings)
     {
+        var figures = file.Figures;
         var assumed = kind.Figure switch
         {
             GaugedFigure.BarToBar => head?.BarToBar,
@@ -37,11 +41,12 @@ internal sealed record GaugeLineWire(
             kind.Of,
             wanted.Contains(kind.Figure),
             kind.Jaws,
-            [.. readings.Select(r => new ReadingWire(r.Id, r.Length, r.Length.ToHundredths(), r.ByLine, r.JobId != jobId))],
+            [.. readings.Select(r => new ReadingWire(r.Id, r.Length, r.Length.ToHundredths(), r.ByLine, r.JobId != file.Job.Id))],
             ValueOf(figures[kind.Figure] ?? assumed, figures[kind.Figure] is null),
             readings.Count > 1 ? figures.Read[kind.Figure].Spread.ToHundredths() : null,
             GaugeSheet.Question(figures, kind.Figure),
-            figures.Stands?.Contains(kind.Figure) == true);
+            figures.Stands?.Contains(kind.Figure) == true,
+            UsualFigures.Of(kind.Figure, figures.Watch, file.House.Limits) is { } usual ? $"usually {usual.From.Millimetres.ToString("0.###", CultureInfo.InvariantCulture)} to {usual.To}" : null);
     }
 
     private static FigureWire? ValueOf(Length? length, bool assumed) =>

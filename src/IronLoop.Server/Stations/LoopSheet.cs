@@ -286,6 +286,7 @@ internal sealed record LoopSheet(
             notices.Add(restsOn);
         if (file.Figures.LugsOverhang)
             notices.Add("The lugs reach past this wrist; tell the owner.");
+        notices.AddRange(Core.HandOver.Drawbacks.Of(file));
         return notices.Count == 0 ? null : string.Join(' ', notices);
     }
 

@@ -57,6 +57,14 @@ public class StandingTests
             .Select(o => o.Band.Price).ShouldBe([800L, 900, 100]);
     }
 
+    [Fact]
+    public void What_does_not_go_on_as_most_watches_take_a_band_comes_last_though_nobody_looked()
+    {
+        BandFacts bar = Strap(20), screwed = Strap(20) with { Attaches = BandAttachment.ScrewThrough };
+        foreach (var lugs in (Length?[])[null, Mm(20)])
+            Order(new WatchFacts(lugs, null, null), [screwed, bar])[0].Band.ShouldBe(bar);
+    }
+
     [Theory]
     [InlineData("brown", "Brown", Likeness.Equal)]
     [InlineData("dark brown", "brown", Likeness.Near)]

@@ -59,6 +59,8 @@ const copied = [
       <v-select
         :model-value="sheet.wear"
         :items="wearsHere"
+        :hint="sheet.wearGaps.find((g) => g.wear === sheet.wear)?.text"
+        persistent-hint
         density="compact"
         label="Worn"
         data-field="wear"

@@ -24,7 +24,7 @@ public static class AttachmentRule
     private static RuleVerdict NotLookedAt(BandFacts band)
     {
         var usual = SpringBar(band);
-        return usual with { Says = $"{usual.Says} Nobody looked yet: look at how it is held.", Open = Openness.Looked(OpenFigure.Attachment, Verdict.Fits, Verdict.No) };
+        return usual with { Says = $"{usual.Says} Nobody looked yet: look at how it is held.", Open = Openness.Looked(OpenFigure.Attachment, Verdict.Fits, Verdict.No, usual.Verdict) };
     }
 
     private static RuleVerdict SpringBar(BandFacts band) => band.Attaches switch

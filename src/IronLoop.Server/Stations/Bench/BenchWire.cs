@@ -117,7 +117,7 @@ internal sealed record ToGaugeWire(IReadOnlyList<JointGroup> Groups, IReadOnlyLi
     private static List<GaugeLineWire> Read(ShopWork work, JobSnapshot file, IReadOnlyList<GaugedFigure> figures)
     {
         var readings = Gaugings.ReadingsOf(work, file.Job.Id).ToLookup(r => r.Figure);
-        return [.. figures.Select(f => GaugeLineWire.Read(FigureKind.For(f), file.Figures, file.Figures.Head, figures, file.Job.Id, [.. readings[f]]))];
+        return [.. figures.Select(f => GaugeLineWire.Read(FigureKind.For(f), file, file.Figures.Head, figures, [.. readings[f]]))];
     }
 }
 

@@ -53,7 +53,7 @@ internal sealed record ClaspCandidateWire(
         return new ClaspCandidateWire(
             stored?.Id, part.Article, part.Name, part.Measured, part.Supplier, stored?.Place ?? "", stored?.Count.Free ?? available, stored?.Count.OnTheirWay ?? 0, stored?.Count.Listed ?? 0,
             part.PriceCents, judgement.Verdict, judgement.Certainty,
-            judgement.Verdict == Verdict.Fits ? null : judgement.Rules.First(r => r.Verdict == judgement.Verdict).Rule,
+            judgement.Deciding?.Rule,
             [.. judgement.Rules.Select(RuleWire.Of)], ClaspEffectWire.Of(candidate.Effect, target), candidate.Cures, isChosen,
             judgement.SureWork.Any(w => !w.Reversible));
     }
@@ -99,7 +99,7 @@ internal sealed record ClaspSheetWire(
             new ClaspSeenWire(file.Clasp.Kind, file.Clasp.Pierced, file.Clasp.Notched, file.Clasp.OtherPlain, file.Clasp.Fit, file.Clasp.SwapEnds),
             kind,
             kind is { } named ? ClaspWords.Of(named) : null,
-            [.. figures.Select(f => GaugeLineWire.Read(FigureKind.For(f), file.Figures, null, figures, file.Job.Id, [.. readings[f]]))],
+            [.. figures.Select(f => GaugeLineWire.Read(FigureKind.For(f), file, null, figures, [.. readings[f]]))],
             target?.Length,
             target?.Window,
             bench is null ? null : PresentOf(file, bench),

@@ -100,7 +100,7 @@ internal static class CounterEndpoints
             c.Candidate.Judgement.Rules.FirstOrDefault(r => r.Refuses)?.Says)),
     ];
 
-    private static string Deciding(Judgement judgement) => judgement.Rules.FirstOrDefault(r => r.Verdict == judgement.Verdict)?.Says ?? "";
+    private static string Deciding(Judgement judgement) => (judgement.Deciding ?? (judgement.Rules is [var first, ..] ? first : null))?.Says ?? "";
 
     /// <summary>Takes it in, with what is known so far.</summary>
     /// <param name="isWhole">Whether it is to be stored: then a name of the fitter is wanted.</param>

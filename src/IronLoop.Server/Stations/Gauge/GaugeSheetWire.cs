@@ -81,7 +81,7 @@ internal sealed record GaugeSheetWire(
         var head = figures.Head;
         var note = Wrists.NoteOf(work, job.Id);
         return new GaugeSheetWire(
-            [.. FigureKind.All.Where(k => k.Of != GaugedOf.Clasp).Select(kind => GaugeLineWire.Read(kind, figures, head, wanted, job.Id, [.. readings[kind.Figure]]))],
+            [.. FigureKind.All.Where(k => k.Of != GaugedOf.Clasp).Select(kind => GaugeLineWire.Read(kind, file, head, wanted, [.. readings[kind.Figure]]))],
             figures.Attachment,
             figures.CaseShape,
             figures.Family,

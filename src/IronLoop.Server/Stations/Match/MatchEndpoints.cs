@@ -251,13 +251,11 @@ internal static class MatchEndpoints
     {
         var figures = BandChoice.Bare(file);
         var (way, reach, judgement) = judged;
-        var worst = judgement.Rules.FirstOrDefault(r => r.Verdict == judgement.Verdict);
         return new MatchWire(
             BandWire.Of(stock),
             judgement.Verdict,
             judgement.Certainty,
-            judgement.Verdict == Verdict.Fits && judgement.Certainty == Certainty.Certain ? null
-                : (judgement.Certainty == Certainty.Likely ? judgement.Rules.FirstOrDefault(r => r.Certainty == Certainty.Likely && r.Verdict == judgement.Verdict) ?? worst : worst)?.Rule,
+            judgement.Deciding?.Rule,
             [.. judgement.Rules.Select(RuleWire.Of)],
             ReachOf(figures, stock.Band, way, wanted.Of(stock.Band, way), reach),
             stock.Band.OnePiece is null ? [] : [.. OnePieceBand.Ways.Select(w => Worn(figures, stock.Band, w, file.House, wanted))],
