@@ -225,17 +225,8 @@ public static class ClaspFinishRule
 
     /// <summary>Judges the looks.</summary>
     /// <returns>Null when nothing is known to compare.</returns>
-    public static RuleVerdict? Judge(BandEndFacts end, ClaspFacts clasp)
-    {
-        (string? Has, string? Wanted)[] pairs = [(clasp.Finish, end.Finish), (clasp.Colour, end.Colour)];
-        var known = pairs.Where(p => !string.IsNullOrWhiteSpace(p.Has) && !string.IsNullOrWhiteSpace(p.Wanted)).ToList();
-        if (known.Count == 0)
-            return null;
-        string Those(Likeness likeness) => string.Join(", ", known.Where(p => Looks.Compare(p.Wanted, p.Has) == likeness).Select(p => $"{p.Has} beside {p.Wanted}"));
-        return Those(Likeness.Other) is { Length: > 0 } other ? new RuleVerdict(Name, Verdict.Compromise, $"Looks different: {other}.")
-            : Those(Likeness.Near) is { Length: > 0 } near ? new RuleVerdict(Name, Verdict.Fits, $"Nearly alike: {near}.")
-            : new RuleVerdict(Name, Verdict.Fits, "Finish and colour are the band’s.");
-    }
+    public static RuleVerdict? Judge(BandEndFacts end, ClaspFacts clasp) =>
+        Looks.Judge(Name, [(end.Finish, clasp.Finish, "beside"), (end.Colour, clasp.Colour, "beside")], "Finish and colour are the band’s.");
 }
 
 /// <summary>The rule <c>open-look</c>: a notched end that would show when the clasp is open.</summary>

@@ -8,16 +8,7 @@ public static class FinishRule
 
     /// <summary>Judges the looks.</summary>
     /// <returns>Null when nothing is known to compare.</returns>
-    public static RuleVerdict? Judge(WatchFacts watch, BandFacts band, WearerFacts wearer)
-    {
-        var compared = Compared(watch, band, wearer).Where(c => !string.IsNullOrWhiteSpace(c.Wanted) && !string.IsNullOrWhiteSpace(c.Has)).ToList();
-        if (compared.Count == 0)
-            return null;
-        string Those(Likeness likeness) => string.Join(", ", compared.Where(c => Looks.Compare(c.Wanted, c.Has) == likeness).Select(c => $"{c.Has} {c.Says} {c.Wanted}"));
-        return Those(Likeness.Other) is { Length: > 0 } other ? new RuleVerdict(Name, Verdict.Compromise, $"Looks different: {other}.")
-            : Those(Likeness.Near) is { Length: > 0 } near ? new RuleVerdict(Name, Verdict.Fits, $"Nearly alike: {near}.")
-            : new RuleVerdict(Name, Verdict.Fits, "Finish and colour go with it.");
-    }
+    public static RuleVerdict? Judge(WatchFacts watch, BandFacts band, WearerFacts wearer) => Looks.Judge(Name, Compared(watch, band, wearer), "Finish and colour go with it.");
 
     /// <summary>How like the looks are at the worst.</summary>
     public static Likeness LikenessOf(WatchFacts watch, BandFacts band, WearerFacts wearer)
