@@ -120,7 +120,7 @@ public sealed record Needs(Request Request, string Name, IReadOnlyList<Asked> Mu
         Table.FirstOrDefault(n => n.Request == request && n.ByHand == byHand) ?? Table.First(n => n.Request == request);
 
     /// <summary>The figures that are asked, in the order the tool is moved.</summary>
-    /// <param name="attachment">How the watch takes a band; what hangs on it is not asked before it is known.</param>
+    /// <param name="attachment">How the watch takes a band; taken as sprung bars where nobody looked.</param>
     public IReadOnlyList<GaugedFigure> Figures(Attachment? attachment)
     {
         var asked = Must.Concat(Sharpens).SelectMany(a => FiguresOf(a, attachment)).ToHashSet();
@@ -167,7 +167,7 @@ public sealed record Needs(Request Request, string Name, IReadOnlyList<Asked> Mu
         Asked.LugWidth => [GaugedFigure.LugWidth],
         Asked.AtTheBars => attachment switch
         {
-            Attachment.SpringBarDrilled or Attachment.SpringBarBlind => [GaugedFigure.CaseHeight, GaugedFigure.BarGap, GaugedFigure.LugHole],
+            null or Attachment.SpringBarDrilled or Attachment.SpringBarBlind => [GaugedFigure.CaseHeight, GaugedFigure.BarGap, GaugedFigure.LugHole],
             Attachment.FixedBar => [GaugedFigure.CaseHeight, GaugedFigure.BarGap],
             Attachment.ScrewBar => [GaugedFigure.CaseHeight, GaugedFigure.BarGap, GaugedFigure.OwnBar],
             Attachment.ScrewSlot => [GaugedFigure.CaseHeight, GaugedFigure.SlotHeight],

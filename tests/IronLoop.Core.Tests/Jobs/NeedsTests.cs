@@ -51,12 +51,13 @@ public class NeedsTests
     }
 
     [Theory]
-    [InlineData(null, GaugedFigure.BarGap, false)]
+    [InlineData(null, GaugedFigure.BarGap, true)]
+    [InlineData(null, GaugedFigure.SlotHeight, false)]
     [InlineData(Attachment.ScrewSlot, GaugedFigure.SlotHeight, true)]
     [InlineData(Attachment.ScrewSlot, GaugedFigure.BarGap, false)]
     [InlineData(Attachment.ScrewBar, GaugedFigure.OwnBar, true)]
     [InlineData(Attachment.FixedBar, GaugedFigure.LugHole, false)]
     [InlineData(Attachment.FixedBar, GaugedFigure.BarGap, true)]
-    public void What_hangs_on_the_attachment_is_asked_once_it_is_known(Attachment? attachment, GaugedFigure figure, bool wanted) =>
+    public void What_hangs_on_the_attachment_is_asked_by_it_and_as_of_sprung_bars_where_nobody_looked(Attachment? attachment, GaugedFigure figure, bool wanted) =>
         Needs.Of(Request.ChangeStrap, byHand: false).Figures(attachment).Contains(figure).ShouldBe(wanted);
 }

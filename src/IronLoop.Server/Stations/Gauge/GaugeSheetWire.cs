@@ -32,7 +32,7 @@ internal sealed record WearGapWire(WearPreference Wear, string Text)
         {
             var wear = Core.Fitting.Wear.Of(preference);
             string Gap(Length ease) => Math.Round(EaseFromGap.GapFor(wrist, figures.Aspect, ease, Finger).Millimetres).ToString("0", System.Globalization.CultureInfo.InvariantCulture);
-            return new WearGapWire(preference, $"a finger’s gap of {Gap(wear.Least)} to {Gap(wear.Most)} mm");
+            return new WearGapWire(preference, $"a gap of {Gap(wear.Least)} to {Gap(wear.Most)} mm");
         }),
     ];
 }
