@@ -118,7 +118,7 @@ public sealed class BenchTests : IDisposable
     {
         // A new strap whose owner keeps the good buckle of the old one.
         _screen.Go("/jobs/9/clasp");
-        Tab("Own parts");
+        Tab("Reuse");
         foreach (var point in (string[])["straight", "springy", "unworn"])
             Answer($"clasp-{point}-yes");
         _screen.UntilSays("sed again");
@@ -160,7 +160,7 @@ public sealed class BenchTests : IDisposable
     private void Agree(int job)
     {
         _screen.Go($"/jobs/{job}/size");
-        _screen.Press("Take it to the bench");
+        _screen.Press("Approve the plan");
         _screen.Until(() => _screen.Path.EndsWith($"/jobs/{job}/bench", StringComparison.Ordinal), "the bench");
     }
 
@@ -296,7 +296,7 @@ public sealed class BenchTests : IDisposable
         _screen.Choose("trayAct", act);
         if (why.Length > 0)
             _screen.Type("trayWhy", why);
-        _screen.Press("Put it on account");
+        _screen.Press("Record");
     }
 
     private void Tab(string title)

@@ -151,7 +151,7 @@ public sealed class ClaspTests : IDisposable
     public void Worn_bars_are_replaced_and_the_stock_is_counted()
     {
         _screen.Go("/jobs/9/clasp");
-        Tab("Own parts");
+        Tab("Reuse");
         foreach (var (point, answer) in ((string, string)[])[("straight", "yes"), ("springy", "no"), ("unworn", "yes")])
             Press($"[data-answer=springBars-{point}-{answer}]");
         _screen.UntilSays("Replaced: lost its spring.");
@@ -175,7 +175,7 @@ public sealed class ClaspTests : IDisposable
     private void Look(int job, string answers, string kind)
     {
         _screen.Go($"/jobs/{job}/clasp");
-        Tab("Look");
+        Tab("Inspect");
         Press(".key .acts button");
         foreach (var answer in answers.Split(' '))
         {

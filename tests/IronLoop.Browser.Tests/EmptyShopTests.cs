@@ -8,20 +8,20 @@ public sealed class EmptyShopTests
         using var shop = new RunningShop(demo: false);
         using var screen = new Screen(shop.Address);
         screen.EnterFirstLead();
-        screen.UntilSays("No job hangs on the rack.");
+        screen.UntilSays("No job is on the rack.");
         screen.Go("/log");
         screen.UntilSays("Nothing has been logged yet.");
         screen.Go("/take-in");
         screen.Type("client", "Ida Brook");
         screen.Type("watch", "Ostwick");
         screen.Find("[name=by]").GetAttribute("value").ShouldBe("IB", "whoever is signed in");
-        screen.Press("Hang it on the rack");
+        screen.Press("Take it in");
         screen.UntilSays("Still to gauge");
         var job = screen.Path.Replace("/gauge", "", StringComparison.Ordinal);
         screen.Go($"{job}/match");
         screen.UntilSays("No band is in stock");
         screen.Go($"{job}/bench");
-        screen.UntilSays("Agree a plan at Size first.");
+        screen.UntilSays("Approve a plan at Size first.");
         screen.NoConsoleErrors();
 
         // A shop that is just beginning enters its first band, and the owner's own.

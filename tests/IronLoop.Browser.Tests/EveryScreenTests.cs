@@ -30,9 +30,9 @@ public sealed class EveryScreenTests : IDisposable
             CanBeRead(view);
             PassesTheAccessibilityCheck(view, "wcag2a", "wcag2aa");
             // In the evening the colours are others, and nothing else.
-            _screen.Press("Evening");
+            _screen.Press("Dark");
             PassesTheAccessibilityCheck($"{view} in the evening", "color-contrast");
-            _screen.Press("Daylight");
+            _screen.Press("Light");
             foreach (var (width, height) in ((int, int)[])[(1280, 800), (1024, 768), (820, 1180), (390, 844)])
             {
                 _screen.Resize(width, height);
@@ -51,7 +51,7 @@ public sealed class EveryScreenTests : IDisposable
         _screen.Type("client", new string('W', 40));
         _screen.Type("watch", new string('M', 80));
         _screen.Type("by", "TB");
-        _screen.Press("Hang it on the rack");
+        _screen.Press("Take it in");
         _screen.UntilSays("Still to gauge");
         _screen.Run("return document.documentElement.scrollWidth").ShouldBe(1280L);
         _screen.NoConsoleErrors();

@@ -27,7 +27,7 @@ public sealed class HandOverTests : IDisposable
     {
         _screen.Go("/jobs/3/hand-over");
         _screen.UntilSays("Come by and we move the clasp’s bar");
-        _screen.Press("Bag");
+        _screen.Press("Returned parts");
         Count();
         _screen.Find("input[name=goesBack][value=posted]").Click();
         _screen.UntilSays("wrapped so that metal does not lie on metal");
@@ -40,18 +40,18 @@ public sealed class HandOverTests : IDisposable
         _screen.SetDay("observeOn", DateOnly.FromDateTime(DateTime.Now).AddDays(5));
         _screen.Type("observeFor", "does the end link rattle");
         _screen.Press("Close the job");
-        _screen.UntilSays("Comes again");
-        _screen.Press("Told");
-        _screen.UntilSays("Posted, handed over by MK, 49.50; to be asked after");
+        _screen.UntilSays("New visit");
+        _screen.Press("Advice");
+        _screen.UntilSays("Posted, handed over by MK, 49.50; follow up on");
 
         // The rack reminds.
         _screen.Go("/");
-        _screen.UntilSays("To be asked after");
+        _screen.UntilSays("To follow up");
         _screen.UntilSays("does the end link rattle");
 
         // In winter the wrist is another: one figure, and the links come out of the bag.
         _screen.Go("/jobs/3/hand-over");
-        _screen.Press("Comes again");
+        _screen.Press("New visit");
         _screen.UntilSays("the bag with 3 links of 8.2 mm");
         _screen.Press("Take it in again");
         _screen.UntilSays("Still to gauge: wrist.");
@@ -69,7 +69,7 @@ public sealed class HandOverTests : IDisposable
         _screen.Go("/house/printer");
         _screen.UntilSays("62 mm wide");
         _screen.Pick("printerKind", "The stand-in printer that comes along");
-        _screen.Press("Settle it");
+        _screen.Press("Save");
         _screen.UntilSays("Settled.");
         _screen.Go("/jobs/3/hand-over");
         _screen.Press("Paper");

@@ -55,19 +55,19 @@ public sealed class ManyHandsTests
         }
         two.Type("contact", "the sail loft");
         one.Type("words", "Slides when I row.");
-        one.Press("Put it right");
+        one.Press("Save");
         // What only the one changed stands on the other screen by itself, beside what was typed there.
         two.Until(() => two.Field("words").GetAttribute("value") == "Slides when I row.");
         two.Field("contact").GetAttribute("value").ShouldBe("the sail loft");
 
         two.Type("words", "Pinches in the evening.");
         one.Type("words", "Slides when I row and when I scull.");
-        one.Press("Put it right");
+        one.Press("Save");
         two.UntilSays("Somebody else changed the same on another screen.");
         two.UntilSays("Theirs: Slides when I row and when I scull.");
         two.UntilSays("Yours: Pinches in the evening.");
         two.All("[name=clash-words]").Single(i => i.GetAttribute("value") == "mine").Click();
-        two.Press("Put it right like this");
+        two.Press("Save it like this");
         one.Until(() => one.Field("words").GetAttribute("value") == "Pinches in the evening.");
         one.Field("contact").GetAttribute("value").ShouldBe("the sail loft");
         two.NoConsoleErrors();
@@ -112,7 +112,7 @@ public sealed class ManyHandsTests
         screen.Type("watch", Script[..70]);
         screen.Type("words", Script);
         screen.Type("by", "TB");
-        screen.Press("Hang it on the rack");
+        screen.Press("Take it in");
         screen.UntilSays("Still to gauge");
         var job = screen.Path.Replace("/gauge", "", StringComparison.Ordinal);
         foreach (var view in (string[])["/", $"{job}/take-in", $"{job}/gauge", $"{job}/match", $"{job}/size", $"{job}/hand-over", "/log", "/house/catalogue"])

@@ -37,8 +37,8 @@ public sealed class Screen : IDisposable
     public void EnterFirstLead(string initials = "IB", string passphrase = "seven grey herring boats")
     {
         Go("/");
-        UntilSays("Enter the first lead.");
-        SignIn(initials, passphrase, "Enter the first lead");
+        UntilSays("Enter the first manager.");
+        SignIn(initials, passphrase, "Enter the first manager");
     }
 
     public void SignIn(string initials, string passphrase, string act = "Sign in", string says = "Sign out")

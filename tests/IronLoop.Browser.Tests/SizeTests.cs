@@ -22,7 +22,7 @@ public sealed class SizeTests : IDisposable
         _screen.Go("/jobs/5/size");
         _screen.UntilSays("This is the planner’s answer.");
         var planned = _screen.Find("[data-testid=length]").Text;
-        Tab("Others");
+        Tab("Other plans");
         _screen.Until(() => _screen.All("[data-alternative] .trades").Count > 0);
         _screen.Find("[data-alternative='0'] .trades").Text.ShouldContain("; but ");
         _screen.Find("[data-alternative='0'] .v-btn").Click();
@@ -56,7 +56,7 @@ public sealed class SizeTests : IDisposable
     {
         _screen.Go("/jobs/5/size");
         _screen.UntilSays("This is the planner’s answer.");
-        Tab("Habits");
+        Tab("This client");
         _screen.Type("offCentre", "8");
         _screen.Press("Keep this for the client");
         Tab("Plan");
@@ -133,7 +133,7 @@ public sealed class SizeTests : IDisposable
         _screen.Key("p");
         _screen.UntilSays("This is the planner’s answer.");
         _screen.Focus("[role=tab][aria-selected=true]");
-        for (var i = 0; i < 6 && !_screen.Focused.Text.Contains("Take it to the bench", StringComparison.Ordinal); i++)
+        for (var i = 0; i < 6 && !_screen.Focused.Text.Contains("Approve the plan", StringComparison.Ordinal); i++)
             _screen.Key(Keys.Tab);
         _screen.Key(Keys.Enter);
         _screen.Until(() => _screen.Path == "/jobs/5/bench");
@@ -179,13 +179,13 @@ public sealed class SizeTests : IDisposable
     public void The_house_s_school_is_chosen_with_its_cost_beside_it()
     {
         _screen.Go("/jobs/7/size");
-        Tab("School");
+        Tab("Method");
         _screen.Until(() => _screen.All("[data-odd]").Count == 3);
         _screen.UntilSays("outside what can be worn");
         _screen.Find("[data-odd='onSix'] input").Click();
         Tab("Plan");
         _screen.UntilSays("This is the");
-        Tab("School");
+        Tab("Method");
         _screen.Until(() => _screen.Find("[data-odd='onSix'] input").Selected, "it holds");
         _screen.NoConsoleErrors();
     }

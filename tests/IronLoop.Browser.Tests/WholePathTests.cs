@@ -31,7 +31,7 @@ public sealed class WholePathTests : IDisposable
         _screen.SetDay("promised", day);
         _screen.Type("words", "Turns round when I row.");
         _screen.Type("by", "mk");
-        _screen.Press("Hang it on the rack");
+        _screen.Press("Take it in");
 
         // Gauge: refused first, then as typed.
         _screen.UntilSays("Still to gauge: lug width.");
@@ -81,7 +81,7 @@ public sealed class WholePathTests : IDisposable
         Numbers().ShouldBe(planned);
 
         // Bench: tick the steps in order.
-        _screen.Press("Take it to the bench");
+        _screen.Press("Approve the plan");
         var parts = new List<string>();
         bool IsDone() => _screen.Text.Contains("Every step is done.", StringComparison.Ordinal);
         while (true)
@@ -115,7 +115,7 @@ public sealed class WholePathTests : IDisposable
         // Hand over: a short count is refused, the right one closes the job.
         OpenStation("Hand-over");
         _screen.UntilSays("What the owner is told");
-        _screen.Press("Bag");
+        _screen.Press("Returned parts");
         _screen.UntilSays("The owner’s bag");
         _screen.Press("Close the job");
         _screen.UntilSays("0 counted");

@@ -63,7 +63,7 @@ public sealed class CaliperTests : IDisposable
         await using var news = await News.Listen(_shop.Client, _until.Token);
         await news.Next(w => w["says"]!.GetValue<string>() == "Cannot reach the caliper at /dev/no-such-port; looking for it again.");
         await Settle(new { kind = "none" });
-        await news.Next(w => w["says"]!.GetValue<string>() == "No caliper line is settled.");
+        await news.Next(w => w["says"]!.GetValue<string>() == "No caliper line is set.");
         using var again = new Shop(folder: _shop.Stop());
         (await again.Get("/api/caliper"))["source"]!["serial"]!.GetValue<string>().ShouldBe("/dev/ttyUSB0");
     }

@@ -322,7 +322,7 @@ public sealed class DoorTests : IDisposable
     public async Task The_shop_is_not_served_to_others_before_a_lead_is_entered_and_the_demo_never()
     {
         var beyond = new Switches(0, _shop.Folder, Demo: false, null, 0, []) { Listen = "0.0.0.0" };
-        Doorway.WhyNotBeyond(beyond, _shop.File)!.ShouldContain("first lead");
+        Doorway.WhyNotBeyond(beyond, _shop.File)!.ShouldContain("first manager");
         Doorway.WhyNotBeyond(beyond with { Listen = null }, _shop.File).ShouldBeNull();
         await Lead();
         Doorway.WhyNotBeyond(beyond, _shop.File).ShouldBeNull();

@@ -122,7 +122,7 @@ public sealed class ForgettingTests : IDisposable
         var log = (await _shop.Get($"/api/log?words=tag {job}"))["visits"]![0]!["entries"]!.AsArray().Select(e => e!["words"]!.GetValue<string>()).ToList();
         log.ShouldContain("Taken in: take links out.");
         log.ShouldContain("Tray: pins: 1, lost.");
-        log.ShouldContain("Asked after.");
+        log.ShouldContain("Followed up.");
         var paper = await _shop.Client.GetAsync($"/api/clients/{client}/forgotten.pdf");
         paper.Content.Headers.ContentType!.MediaType.ShouldBe("application/pdf");
         // The backups are whole, and the others are in them.

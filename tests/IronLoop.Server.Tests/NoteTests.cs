@@ -36,7 +36,7 @@ public sealed class NoteTests : IDisposable
         Text(open, "note").ShouldBe("one pin stands proud");
 
         var handOver = new { counted = (await _shop.Get($"/api/jobs/{job}/hand-over"))["bag"], by = "TB" };
-        (await _shop.Post($"/api/jobs/{job}/hand-over", handOver, HttpStatusCode.BadRequest))["errors"]!["$.notes"]![0]!.GetValue<string>().ShouldBe("Not settled: one pin stands proud. Answer it first.");
+        (await _shop.Post($"/api/jobs/{job}/hand-over", handOver, HttpStatusCode.BadRequest))["errors"]!["$.notes"]![0]!.GetValue<string>().ShouldBe("Still open: one pin stands proud. Answer it first.");
         await _shop.Put($"/api/jobs/{job}/bench/notes/{open["id"]}", new { answer = "" }, HttpStatusCode.BadRequest);
         await _shop.Put($"/api/jobs/5/bench/notes/{open["id"]}", new { answer = "pressed home" }, HttpStatusCode.NotFound);
         await _shop.Put($"/api/jobs/{job}/bench/notes/{open["id"]}", new { answer = "pressed home" });

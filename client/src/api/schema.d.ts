@@ -99,7 +99,7 @@ export interface paths {
         };
         /** What was seen and brought along. */
         get: operations["takeInSheet"];
-        /** Puts right what was heard wrong. */
+        /** Corrects what was noted wrong. */
         put: operations["correctTakeIn"];
         post?: never;
         delete?: never;
@@ -440,7 +440,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Enters the first lead, and signs them in. */
+        /** Enters the first manager, and signs them in. */
         post: operations["firstLead"];
         delete?: never;
         options?: never;
@@ -1072,7 +1072,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The label printer as settled. */
+        /** The label printer as set. */
         get: operations["labelPrinter"];
         /** Settles the label printer. */
         put: operations["settleLabelPrinter"];
@@ -1832,7 +1832,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** The joints that are opened to be gauged before the rest is agreed. */
+        /** The joints that are opened to be gauged before the rest is approved. */
         put: operations["openToGauge"];
         post?: never;
         delete?: never;
@@ -2175,7 +2175,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The caliper’s line as settled, and how it stands. */
+        /** The caliper’s line as set, and how it stands. */
         get: operations["caliper"];
         /** Settles where the caliper’s lines come from. */
         put: operations["settleCaliper"];

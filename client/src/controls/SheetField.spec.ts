@@ -9,7 +9,7 @@ const field = {
 }
 const show = (stored: string) =>
   mount(SheetField, {
-    props: { label: 'Each adds', name: 'step', stored, errors: [] as string[], disabled: false },
+    props: { label: 'Hole spacing', name: 'step', stored, errors: [] as string[], disabled: false },
     global: { stubs: { VTextField: field, 'v-text-field': field } },
   })
 const value = (it: ReturnType<typeof show>) => (it.find('input').element as HTMLInputElement).value

@@ -25,7 +25,7 @@ describe('a ruler', () => {
   })
 
   it('says outside in words, never by colour alone', () => {
-    expect(show({ inside: false }).text()).toContain('outside')
+    expect(show({ inside: false }).text()).toContain('out of range')
     expect(show({ mm: 3, inside: false }, 'tight').text()).toContain('tight')
   })
 

@@ -13,8 +13,7 @@ const to = computed(() => (props.ruler.toMm === null ? 100 : placeOn(scale.value
 const at = computed(() => placeOn(scale.value, props.ruler.mm) * 100)
 const word = computed(
   () =>
-    props.temper ??
-    (from.value === null ? 'shown, not judged' : props.ruler.inside ? 'in its window' : 'outside'),
+    props.temper ?? (from.value === null ? 'shown, not judged' : props.ruler.inside ? 'OK' : 'out of range'),
 )
 </script>
 

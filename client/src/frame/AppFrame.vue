@@ -40,8 +40,8 @@ const inJob = computed(() => route.params.id !== undefined)
       <JobRack />
       <div class="foot">
         <v-btn variant="text" to="/log">Log</v-btn>
-        <v-btn variant="text" to="/house">House</v-btn>
-        <v-btn variant="text" @click="evening = !evening">{{ evening ? 'Daylight' : 'Evening' }}</v-btn>
+        <v-btn variant="text" to="/house">Shop</v-btn>
+        <v-btn variant="text" @click="evening = !evening">{{ evening ? 'Light' : 'Dark' }}</v-btn>
       </div>
       <p class="quiet who">
         <template v-if="door?.isOpen">Demo: open without a password, at this machine only.</template>

@@ -30,10 +30,10 @@ describe('the door', () => {
     expect(told.first).not.toHaveBeenCalled()
   })
 
-  it('asks for the first lead where nobody is entered yet', async () => {
+  it('asks for the first manager where nobody is entered yet', async () => {
     told.door.value = { isFirst: true }
     const view = await goIn()
-    expect(view.text()).toContain('Enter the first lead.')
+    expect(view.text()).toContain('Enter the first manager.')
     expect(told.first).toHaveBeenCalledWith({ initials: 'tb', passphrase })
     expect(told.signIn).not.toHaveBeenCalled()
   })

@@ -27,10 +27,10 @@ async function goIn() {
 <template>
   <main class="frame door">
     <form v-if="door" @submit.prevent="goIn">
-      <h1>{{ isFirst ? 'Enter the first lead.' : 'Who is at the bench?' }}</h1>
+      <h1>{{ isFirst ? 'Enter the first manager.' : 'Who is at the bench?' }}</h1>
       <p v-if="isFirst" class="says">
-        Nobody is entered in this shop yet. The first is its lead, who enters the others. The initials stand
-        on every record; the passphrase is kept as a hash only, so nobody can look it up.
+        Nobody is entered in this shop yet. The first is its manager, who enters the others. The initials
+        stand on every record; the passphrase is kept as a hash only, so nobody can look it up.
       </p>
       <v-text-field
         v-model="form.initials"
@@ -51,7 +51,7 @@ async function goIn() {
         :error-messages="saidOf(error, '$.passphrase')"
       />
       <v-btn color="primary" type="submit" :loading="busy">{{
-        isFirst ? 'Enter the first lead' : 'Sign in'
+        isFirst ? 'Enter the first manager' : 'Sign in'
       }}</v-btn>
       <RefusedLine :of="error" beside-fields />
     </form>

@@ -45,7 +45,7 @@ function chosen() {
         >Save the archive</a
       >
     </div>
-    <p v-if="!isLead" class="quiet">Archives, backups and the index are a lead’s.</p>
+    <p v-if="!isLead" class="quiet">Archives, backups and the index are a manager’s.</p>
     <RefusedLine :of="error" beside-fields />
     <div class="line">
       <v-btn color="primary" :disabled="running || !isLead" @click="archive">Write an archive</v-btn>
@@ -103,7 +103,7 @@ function chosen() {
     <p v-if="isFitter" class="files">
       <a href="/api/days.ics">Promised and observation days</a> <span class="quiet">iCalendar</span>
     </p>
-    <p class="quiet">What names people is given out to a lead; each time is noted.</p>
+    <p class="quiet">What names people is given out to a manager; each time is noted.</p>
   </section>
 </template>
 

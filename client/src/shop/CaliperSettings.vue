@@ -33,8 +33,8 @@ const kinds: { value: CaliperKind; title: string }[] = [
   <section class="settings">
     <h1>The caliper</h1>
     <p class="says">
-      A caliper that types its reading and Enter needs nothing settled here: put the cursor in a figure. One
-      that speaks over a line is settled below.
+      A caliper that types its reading and Enter needs nothing set here: put the cursor in a figure. One that
+      speaks over a line is set below.
     </p>
     <form @submit.prevent="keep">
       <v-select v-model="source.kind" :items="kinds" label="Where its lines come from" data-field="kind" />
@@ -67,7 +67,7 @@ const kinds: { value: CaliperKind; title: string }[] = [
           >The stand-in was not started: it comes with the demo, or by the switch --stand-ins.</template
         >
       </p>
-      <v-btn type="submit" color="primary">Settle it</v-btn>
+      <v-btn type="submit" color="primary">Save</v-btn>
       <RefusedLine v-if="error" :of="error" beside-fields />
       <p v-else-if="kept" role="status">Settled.</p>
     </form>

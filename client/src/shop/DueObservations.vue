@@ -26,7 +26,7 @@ async function keep(id: number) {
 
 <template>
   <section v-if="all.length > 0" class="observations">
-    <h2>To be asked after</h2>
+    <h2>To follow up</h2>
     <ul>
       <li v-for="o in all" :key="o.jobId">
         <p>
@@ -35,14 +35,14 @@ async function keep(id: number) {
           ><template v-if="o.for">: {{ o.for }}</template>
           <span v-if="o.contact" class="quiet"> ({{ o.contact }})</span>
           <button type="button" class="heard" @click="open = open === o.jobId ? null : o.jobId">
-            Heard…
+            Record reply
           </button>
         </p>
         <form v-if="open === o.jobId" @submit.prevent="keep(o.jobId)">
           <v-text-field
             v-model="form.heard"
             density="compact"
-            label="What was heard"
+            label="The reply"
             name="heard"
             :error-messages="saidOf(error, '$.heard')"
           />

@@ -12,7 +12,7 @@ const isLead = mayAs('lead')
 const roles: { title: string; value: Role }[] = [
   { title: 'counter: takes in, gauges, hands over, orders', value: 'counter' },
   { title: 'fitter: works on jobs and on the stock besides', value: 'fitter' },
-  { title: 'lead: settles the house besides', value: 'lead' },
+  { title: 'manager: looks after the shop besides', value: 'lead' },
 ]
 const entered = reactive({ initials: '', role: 'fitter' as Role, passphrase: '' })
 const own = reactive({ before: '', passphrase: '' })
@@ -50,11 +50,11 @@ async function setAnew() {
 
 <template>
   <div class="settings">
-    <h1>Hands</h1>
+    <h1>Staff</h1>
     <p v-if="door?.isOpen" class="says">
       The demo opens without a password, to whoever sits at this machine, and listens to no other. In a shop
       of your own (<code>./run.sh --empty</code>) everybody signs in with initials and a passphrase, as
-      counter, fitter or lead, and the initials stand on every record.
+      counter, fitter or manager, and the initials stand on every record.
     </p>
     <template v-else>
       <RefusedLine :of="error" />

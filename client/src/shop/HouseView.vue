@@ -19,11 +19,11 @@ const parts = [
   { part: 'orders', title: 'Orders', view: OrdersView },
   { part: 'bars', title: 'Bars', view: SpringBarsView },
   { part: 'tools', title: 'Tools', view: ToolsView },
-  { part: 'limits', title: 'Limits', view: LimitsView },
+  { part: 'limits', title: 'Rules', view: LimitsView },
   { part: 'caliper', title: 'Caliper', view: CaliperSettings },
   { part: 'printer', title: 'Label printer', view: PrinterSettings },
   { part: 'archive', title: 'Archive', view: ArchiveView },
-  { part: 'hands', title: 'Hands', view: HandsView },
+  { part: 'hands', title: 'Staff', view: HandsView },
   { part: 'about', title: 'About', view: AboutView },
 ] as const
 const route = useRoute()

@@ -23,7 +23,7 @@ async function put(limit: Limit, typed: string | null) {
 
 <template>
   <div>
-    <h1>The house’s limits</h1>
+    <h1>The shop’s rules</h1>
     <p class="says">Each rule’s limits. One that is changed is marked, and has a way back to its default.</p>
     <table v-if="limits.data.value">
       <tbody>

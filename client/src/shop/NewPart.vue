@@ -53,7 +53,7 @@ const fields = computed<Field[]>(() => {
     { name: 'twelve', label: '12 side to centre' },
     { name: 'six', label: 'Centre to 6 side' },
     { name: 'positions', label: 'Micro positions' },
-    { name: 'step', label: 'Each adds' },
+    { name: 'step', label: 'Hole spacing' },
   ]
   if (clasp.value === 'butterfly')
     return [

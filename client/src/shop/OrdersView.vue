@@ -183,7 +183,7 @@ watch(
             ? 'The stand-in suppliers that ship with the program.'
             : book.data.value.suppliers
               ? ''
-              : 'No address is settled: orders can be printed and written as CSV.'
+              : 'No address is set: orders can be printed and written as CSV.'
         }}
       </p>
       <v-text-field
@@ -193,7 +193,7 @@ watch(
         name="suppliers"
         :error-messages="saidOf(error, '$.address')"
       />
-      <v-btn type="submit" variant="outlined">Settle it</v-btn>
+      <v-btn type="submit" variant="outlined">Save</v-btn>
     </form>
   </div>
 </template>

@@ -32,7 +32,7 @@ const kinds: { value: PrinterKind; title: string }[] = [
       <p v-if="form.kind === 'standIn' && printer.data.value?.standInPage">
         <a :href="printer.data.value.standInPage" target="_blank">See what the stand-in printed</a>
       </p>
-      <v-btn type="submit" color="primary">Settle it</v-btn>
+      <v-btn type="submit" color="primary">Save</v-btn>
       <RefusedLine v-if="error" :of="error" beside-fields />
       <p v-else-if="kept" role="status">Settled.</p>
     </form>

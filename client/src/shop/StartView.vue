@@ -13,12 +13,12 @@ const today = computed(() => tags.value?.filter((t) => t.today).length ?? 0)
 <template>
   <section class="start">
     <template v-if="tags && !first">
-      <h1>No job hangs on the rack.</h1>
+      <h1>No job is on the rack.</h1>
       <p class="says">Take in the first: who, which watch, what is asked for, and when it is promised.</p>
       <v-btn color="primary" to="/take-in">Take in a job</v-btn>
     </template>
     <template v-else-if="first">
-      <h1>{{ tags?.length }} {{ tags?.length === 1 ? 'job hangs' : 'jobs hang' }} on the rack.</h1>
+      <h1>{{ tags?.length }} {{ tags?.length === 1 ? 'job is' : 'jobs are' }} on the rack.</h1>
       <p class="says">
         {{ late === 0 ? 'None is late' : `${late} late` }}, {{ today === 0 ? 'none' : today }} promised for
         today. First is {{ first.client }}’s {{ first.watch }}, at {{ nameOf(first.next) }}.

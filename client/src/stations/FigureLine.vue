@@ -101,14 +101,14 @@ defineExpose({ focus: () => field.value?.focus() })
         :aria-label="`Drop the reading ${line.readings[0]?.text} of ${line.name}`"
         @click="emit('drop', line.readings[0]!.id)"
       >
-        drop
+        Delete reading
       </button>
     </span>
     <p v-if="unsaved" class="note refused" role="alert">Not saved yet: {{ unsaved }}</p>
     <p v-for="e in errors" :key="e" class="note refused" role="alert">{{ e }}</p>
     <p v-if="line.question" class="note">
       {{ line.question }}
-      <button v-if="!disabled" type="button" class="stands" @click="emit('stands')">It is so</button>
+      <button v-if="!disabled" type="button" class="stands" @click="emit('stands')">Confirm</button>
     </p>
     <p v-if="line.stands" class="note quiet">Looked at again: it is so.</p>
   </div>

@@ -58,7 +58,7 @@ const say = (to: Note) => act(() => answer(to.id, answers[to.id] ?? ''))
             :aria-label="`Answer to ${n.note}`"
             autocomplete="off"
           />
-          <v-btn type="submit" variant="outlined" size="small">Settle it</v-btn>
+          <v-btn type="submit" variant="outlined" size="small">Save</v-btn>
         </form>
       </li>
     </ul>
@@ -77,8 +77,8 @@ const say = (to: Note) => act(() => answer(to.id, answers[to.id] ?? ''))
           :error-messages="saidOf(error, '$.note')"
         />
         <label class="choice"
-          ><input v-model="typed.unsettled" type="checkbox" name="unsettled" /> not settled: answer it before
-          it goes back</label
+          ><input v-model="typed.unsettled" type="checkbox" name="unsettled" /> a problem: answer it before it
+          goes back</label
         >
         <input
           ref="picker"

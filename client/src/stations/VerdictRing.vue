@@ -14,7 +14,7 @@ const words: Record<Verdict, string> = {
   fits: 'fits',
   compromise: 'compromise',
   unknown: 'unknown',
-  work: 'work',
+  work: 'needs work',
   no: 'no',
 }
 </script>

@@ -67,7 +67,7 @@ public sealed class StepWords
     {
         StepRow.Protect => step with { Says = Protects(stand), Tool = "soft mat, tape" },
         StepRow.Look => Looks(step, stand),
-        StepRow.OpenToGauge when IsAtLugs(stand, stand.Joint(Joint(step))!) => Off(step, stand, null, " Gauge what is bare now; what came off stays in the tray until the rest is agreed."),
+        StepRow.OpenToGauge when IsAtLugs(stand, stand.Joint(Joint(step))!) => Off(step, stand, null, " Gauge what is bare now; what came off stays in the tray until the rest is approved."),
         StepRow.OpenToGauge => Opens(step, stand, " Gauge what was in it, and its bore; it stays open, and the tray is kept, until the part is there."),
         StepRow.Fetch => Fetches(step, stand),
         StepRow.Consent => step with

@@ -31,7 +31,7 @@ public sealed record BenchAccount(
     /// <summary>How the fitter at work holds and turns.</summary>
     public Hands Hands { get; init; } = new();
 
-    /// <summary>The groups of joints that are opened to be gauged before the rest is agreed.</summary>
+    /// <summary>The groups of joints that are opened to be gauged before the rest is approved.</summary>
     public IReadOnlySet<JointGroup> ToGauge { get; init; } = new HashSet<JointGroup>();
 
     /// <summary>Work that is told by hand, as somebody said it; null where nobody did.</summary>

@@ -10,7 +10,7 @@ namespace IronLoop.Core.Jobs;
 /// <summary>What can be done on a job.</summary>
 public enum JobAct
 {
-    /// <summary>What was heard at take-in is put right; condition, photos, referral.</summary>
+    /// <summary>The reply at take-in is put right; condition, photos, referral.</summary>
     PutRight,
 
     /// <summary>Something is gauged, or said of how it is worn.</summary>
@@ -58,7 +58,7 @@ public enum JobAct
     /// <summary>The arrangement is taken to the bench.</summary>
     Agree,
 
-    /// <summary>Joints are opened to be gauged before the rest is agreed.</summary>
+    /// <summary>Joints are opened to be gauged before the rest is approved.</summary>
     OpenToGauge,
 
     /// <summary>How it is worked is set up: tools, joints, what is lent.</summary>
@@ -129,11 +129,11 @@ public static class JobActs
             job.Band is null && job.Work is null ? "Choose a band first." : null,
             job.Uses.Contains(Station.Size) && job.Target is null ? job.Progress.Says(Station.Size) : null,
             DoesNotGoOn(job)),
-        JobAct.OpenToGauge => Permission.Unless(Begun(job).Why, job.Bench is { IsOpened: false, Plan.IsToGauge: false } ? "The plan is agreed; its steps open what they need." : null),
+        JobAct.OpenToGauge => Permission.Unless(Begun(job).Why, job.Bench is { IsOpened: false, Plan.IsToGauge: false } ? "The plan is approved; its steps open what they need." : null),
         JobAct.SetUpBench => Permission.Unless(Referred(job), Closed(job)),
         // What was gauged after the plan was agreed may keep the band off; once work on it has begun, the bench sees that for itself.
         JobAct.Work => Permission.Unless(Closed(job), Referred(job), job.Bench.Trouble, job.Bench.IsBegun || job.Bench.Plan is null ? null : DoesNotGoOn(job)),
-        JobAct.UseTray => Permission.Unless(Closed(job), job.Bench is { Plan: not null, Now: not null } ? null : "There is no tray before a plan is agreed."),
+        JobAct.UseTray => Permission.Unless(Closed(job), job.Bench is { Plan: not null, Now: not null } ? null : "There is no tray before a plan is approved."),
         JobAct.Sign => Permission.Unless(Closed(job), job.Lasting.Length == 0 || job.Job.BandId is null ? "Nothing on this job asks for a consent." : null),
         JobAct.WriteReferral => Permission.Unless(job.Job.ReferredAt is null ? "This job is not referred to anybody." : null),
         JobAct.HandOver => Permission.Unless(Closed(job), Referred(job), Waits(job), Observed(job), NotReady(job)),

@@ -4,8 +4,8 @@ using IronLoop.Core.Joints;
 namespace IronLoop.Core.Jobs;
 
 /// <summary>The bench of a job: what the work goes by, what is done, what is left, and how it stands.</summary>
-/// <param name="Facts">What the work follows from; null before a plan is agreed.</param>
-/// <param name="Plan">How it stood and how it shall stand; null before a plan is agreed, or where it cannot be made.</param>
+/// <param name="Facts">What the work follows from; null before a plan is approved.</param>
+/// <param name="Plan">How it stood and how it shall stand; null before a plan is approved, or where it cannot be made.</param>
 /// <param name="Done">The steps done.</param>
 /// <param name="Left">The steps left.</param>
 /// <param name="Now">How it stands; null without a plan.</param>

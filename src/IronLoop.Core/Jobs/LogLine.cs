@@ -101,7 +101,7 @@ public enum Wording
     /// <summary>What is watched until the shop asks after it.</summary>
     ObserveFor,
 
-    /// <summary>What was heard then.</summary>
+    /// <summary>The reply then.</summary>
     Heard,
 
     /// <summary>Who signed a consent.</summary>
@@ -167,14 +167,14 @@ public sealed record LogLine(LogKind Kind, IReadOnlyList<string> Facts)
                 LogKind.ClaspKept => $"Clasp kept{After(": ", this[0])}.",
                 LogKind.ClaspReplaced => $"Clasp replaced{After(": ", this[0])}{After(", ", this[1])}{After(", ", this[2])}.",
                 LogKind.CameIn => $"Came in{After(": ", this[0])}{After(", ", this[1])}.",
-                LogKind.PlanAgreed => Sentences("Plan agreed.", this[0], this[1]),
+                LogKind.PlanAgreed => Sentences("Plan approved.", this[0], this[1]),
                 LogKind.Tray => $"Tray{After(": ", this[0])}{Bracketed(this[1], this[Wording.Why])}.",
-                LogKind.Noted => Note is null ? "Noted at a step." : $"Noted at “{Note.Step}” {Note.Text}{(Note.IsSettled ? "" : " (not settled)")}",
+                LogKind.Noted => Note is null ? "Noted at a step." : $"Noted at “{Note.Step}” {Note.Text}{(Note.IsSettled ? "" : " (still open)")}",
                 LogKind.Answered => Note is null ? "A note was answered." : $"Said to the note “{Note.Text}”: {Note.Answer}",
                 LogKind.TriedOn => this[0].Length == 0 ? "Tried on." : Sentences(this[0], this[1]),
                 LogKind.BenchDone => Sentences([$"Bench work done{After(", ", this[0])}{(this[0].Length > 0 ? " steps" : "")}.", .. LeftOut]),
                 LogKind.HandedOver => Sentences("Handed over.", this[0], this[1], this[2], this[3], AskedOn, this[Wording.CloseNote]),
-                LogKind.AskedAfter => $"Asked after{After(": ", this[Wording.Heard])}{(this[Wording.Heard].Length > 0 ? "" : ".")}",
+                LogKind.AskedAfter => $"Followed up{After(": ", this[Wording.Heard])}{(this[Wording.Heard].Length > 0 ? "" : ".")}",
                 LogKind.WentBack => Sentences("Went back unworked.", this[Wording.CloseNote], this[0]),
                 LogKind.BandAdded => $"{(this[2] == nameof(AlsoAs.ForLooks) ? "Shown for looks" : "Goes along in the bag")}{After(": ", this[0])}{After(", ", this[1])}.",
                 LogKind.ObservationSet => $"Under observation{After(" until ", this[0])}{After(": ", this[Wording.Shown])}.",
@@ -190,7 +190,7 @@ public sealed record LogLine(LogKind Kind, IReadOnlyList<string> Facts)
 
     private string this[Wording wording] => Said.GetValueOrDefault(wording, "");
 
-    private string AskedOn => this[4].Length == 0 ? "" : $"To be asked after on {this[4]}{After(": ", this[Wording.ObserveFor])}.";
+    private string AskedOn => this[4].Length == 0 ? "" : $"To follow up on {this[4]}{After(": ", this[Wording.ObserveFor])}.";
 
     private string Request(int fact) => Enum.TryParse<Request>(this[fact], out var request) ? RequestWords.Of(request) : "";
 

@@ -8,7 +8,7 @@ namespace IronLoop.Core.Jobs;
 /// <param name="ClaspKept">The clasp was looked at and kept.</param>
 /// <param name="PlanAgreed">The plan was taken to the bench.</param>
 /// <param name="StepsDone">Bench steps ticked.</param>
-/// <param name="Steps">Bench steps in all; nought before a plan is agreed.</param>
+/// <param name="Steps">Bench steps in all; nought before a plan is approved.</param>
 /// <param name="Closed">Handed over.</param>
 /// <param name="Referred">Referred to a watchmaker.</param>
 /// <param name="Uses">The stations it passes; the others count as done.</param>
@@ -23,7 +23,7 @@ public sealed record Progress(
     /// <summary>Steps done to open something to be gauged, before the rest.</summary>
     public int Opened { get; init; }
 
-    /// <summary>Whether something is to be opened to be gauged before the rest is agreed.</summary>
+    /// <summary>Whether something is to be opened to be gauged before the rest is approved.</summary>
     public bool ToGauge { get; init; }
 
     /// <summary>Whether what was taken off lies in the tray until the work goes on.</summary>
@@ -73,7 +73,7 @@ public sealed record Progress(
         not Station.TakeIn and not Station.Gauge when Referred && !Closed => "On hold: referred to a watchmaker. Nothing is worked on until it is taken back.",
         Station.TakeIn => Closed ? "This job is handed over and in the log."
             : Referred ? "Referred to a watchmaker; nothing is worked on until it is taken back."
-            : "Taken in. Correct anything here that was heard wrong.",
+            : "Taken in. Correct anything here that was noted wrong.",
         Station.Gauge => Questioned is { Count: > 0 } questioned
             ? $"Look again at {string.Join(", ", questioned)}{(Missing.Count > 0 ? $"; still to gauge: {string.Join(", ", Missing)}" : "")}."
             : Missing is { Count: > 0 } missing ? $"Still to gauge: {string.Join(", ", missing)}."
@@ -90,12 +90,12 @@ public sealed record Progress(
             : Uses.Contains(Station.Clasp) ? "Look at its clasp: keep it, or choose another." : "What is asked needs no look at the clasp; another can be chosen all the same.",
         Station.Size => !BandChosen ? "Choose a band first."
             : Missing is { Count: > 0 } gaps ? $"The plan waits for: {string.Join(", ", gaps)}."
-            : PlanAgreed ? "The plan is agreed and on the bench."
+            : PlanAgreed ? "The plan is approved and on the bench."
             : !Uses.Contains(Station.Size) ? "Nothing is sized: it can go to the bench as it is." : "Look the plan over, change what you like, and take it to the bench.",
         Station.Bench => !PlanAgreed ? !ToGauge || Steps == 0
-                ? Done(Station.Gauge) && BandChosen && !Uses.Contains(Station.Size) ? "Take it to the bench; its steps follow from what was asked." : "Agree a plan at Size first. What can be gauged only when it is open can be opened before."
-                : Opened < Steps ? "Open it and gauge it; the rest is agreed after that."
-                : $"It lies open and its tray is kept: {(Awaited.Count > 0 ? $"waiting for {string.Join(", ", Awaited)}." : "the work goes on when the rest is agreed.")}"
+                ? Done(Station.Gauge) && BandChosen && !Uses.Contains(Station.Size) ? "Approve the plan; its steps follow from what was asked." : "Approve a plan at Size first. What can be gauged only when it is open can be opened before."
+                : Opened < Steps ? "Open it and gauge it; the rest is approved after that."
+                : $"It lies open and its tray is kept: {(Awaited.Count > 0 ? $"waiting for {string.Join(", ", Awaited)}." : "the work goes on when the rest is approved.")}"
             : Steps == 0 ? "Say first what joins the links; the steps follow from it."
             : StepsDone == Steps ? "All steps are done." : $"Step {StepsDone + Opened + 1} of {Steps} is next.",
         Station.HandOver => Closed ? "Handed over."

@@ -30,7 +30,7 @@ internal sealed class CaliperFeed
 {
     private readonly Lock _lock = new();
     private readonly List<Channel<CaliperWord>> _listeners = [];
-    private CaliperWord _line = new(CaliperNews.Line, false, "No caliper line is settled.");
+    private CaliperWord _line = new(CaliperNews.Line, false, "No caliper line is set.");
     private long _number;
 
     /// <summary>How the line stands.</summary>

@@ -76,7 +76,7 @@ internal sealed class CaliperListener(ShopFile shop, CaliperFeed feed, Switches 
         };
         if (name is null)
         {
-            feed.Tell(new CaliperWord(CaliperNews.Line, false, "No caliper line is settled."));
+            feed.Tell(new CaliperWord(CaliperNews.Line, false, "No caliper line is set."));
             await Task.Delay(Timeout.InfiniteTimeSpan, until);
         }
         while (true)

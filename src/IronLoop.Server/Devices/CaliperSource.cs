@@ -65,7 +65,7 @@ internal sealed record CaliperSource(CaliperKind Kind, string Host = "127.0.0.1"
         refusals.Check("$.baud", Bauds, Baud);
         if (serial.Any(char.IsWhiteSpace))
             refusals.Add("$.serial", "A name of a port holds no spaces.");
-        refusals.ThrowIfAny("The caliper’s line cannot be settled like this.");
+        refusals.ThrowIfAny("The caliper’s line cannot be set like this.");
         return this with { Host = host, Serial = serial };
     }
 }

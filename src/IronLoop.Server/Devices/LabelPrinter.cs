@@ -20,7 +20,7 @@ internal enum PrinterKind
     Tcp,
 }
 
-/// <summary>The label printer as settled.</summary>
+/// <summary>The label printer as set.</summary>
 /// <param name="Kind">Which one.</param>
 /// <param name="Host">Its host.</param>
 /// <param name="Port">Its port.</param>
@@ -57,7 +57,7 @@ internal sealed record LabelPrinter(PrinterKind Kind, string Host = "127.0.0.1",
         var refusals = new Refusals();
         var host = refusals.Host("$.host", Host, required: Kind == PrinterKind.Tcp);
         refusals.Check("$.port", Ports, Port);
-        refusals.ThrowIfAny("The label printer cannot be settled like this.");
+        refusals.ThrowIfAny("The label printer cannot be set like this.");
         return this with { Host = host };
     }
 
@@ -69,7 +69,7 @@ internal sealed record LabelPrinter(PrinterKind Kind, string Host = "127.0.0.1",
     public async Task Print(byte[] png, float width, float height, CancellationToken stop)
     {
         if (Kind == PrinterKind.None)
-            throw RefusedException.Conflict("No label printer is settled; print the label as PDF, or settle one under House.");
+            throw RefusedException.Conflict("No label printer is set; print the label as PDF, or set one under Shop.");
         using var patience = CancellationTokenSource.CreateLinkedTokenSource(stop);
         patience.CancelAfter(Patience);
         string answer;

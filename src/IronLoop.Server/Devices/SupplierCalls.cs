@@ -161,7 +161,7 @@ internal sealed class SupplierCalls(HttpClient http, SupplierSource source, Shop
     private Uri At(string path)
     {
         using var work = shop.Look();
-        return source.Address(work) is { } address ? new Uri(address, path) : throw RefusedException.Conflict("No supplier’s address is settled; settle one under House, Orders.");
+        return source.Address(work) is { } address ? new Uri(address, path) : throw RefusedException.Conflict("No supplier’s address is set; set one under Shop, Orders.");
     }
 
     private static async Task<string> Title(HttpResponseMessage response, CancellationToken cancellation)
@@ -195,7 +195,7 @@ internal sealed class SupplierCalls(HttpClient http, SupplierSource source, Shop
     {
         JsonException => "The supplier’s answer cannot be read.",
         HttpRequestException { HttpRequestError: HttpRequestError.ConfigurationLimitExceeded } => $"The supplier’s answer is longer than {MostBytes >> 20} MB; it was not read.",
-        HttpRequestException { InnerException: LinkLocalException } => "The supplier’s address is a link-local one, which is not called; settle another under House, Orders.",
+        HttpRequestException { InnerException: LinkLocalException } => "The supplier’s address is a link-local one, which is not called; set another under Shop, Orders.",
         TimeoutRejectedException or OperationCanceledException => "The supplier does not answer in time; it is tried again.",
         BrokenCircuitException => "The supplier failed too often just now; it is left alone for a moment.",
         _ => "The supplier is not reached; it is tried again.",

@@ -30,7 +30,7 @@ internal static class DoorEndpoints
     {
         var door = routes.MapGroup("/api/door").WithTags("door").WithMetadata(new DoorItself());
         door.MapGet("", Stand).WithName("door").WithSummary("How this browser stands before the door.");
-        door.MapPost("/first", First).WithName("firstLead").WithSummary("Enters the first lead, and signs them in.")
+        door.MapPost("/first", First).WithName("firstLead").WithSummary("Enters the first manager, and signs them in.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict);
         door.MapPost("/in", In).WithName("signIn").WithSummary("Signs in.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status401Unauthorized).ProducesProblem(StatusCodes.Status429TooManyRequests);
@@ -58,7 +58,7 @@ internal static class DoorEndpoints
         var refusals = new Refusals();
         var initials = refusals.Initials("$.initials", first.Initials, signedIn: null);
         var passphrase = Passphrases.New(refusals, "$.passphrase", first.Passphrase, initials);
-        refusals.ThrowIfAny("The first lead cannot be entered like this.");
+        refusals.ThrowIfAny("The first manager cannot be entered like this.");
         if (doorway.IsOpen)
             throw RefusedException.Conflict("The demo is open to everybody at this machine; nobody is entered in it.");
         var (hash, now) = (await knocks.Hash(() => Passphrases.Hash(passphrase), context.RequestAborted), clock.GetUtcNow());
@@ -66,10 +66,10 @@ internal static class DoorEndpoints
         using (var work = shop.Begin())
         {
             if (Fitters.Any(work))
-                throw RefusedException.Conflict("The first lead is entered already; sign in.");
+                throw RefusedException.Conflict("The first manager is entered already; sign in.");
             Fitters.Add(work, initials, Role.Lead, hash, now);
             lead = Fitters.Find(work, initials)!;
-            DoorLog.Write(work, new DoorEntry(now, initials, "entered as the first lead", context.DeviceOf()));
+            DoorLog.Write(work, new DoorEntry(now, initials, "entered as the first manager", context.DeviceOf()));
             work.Commit();
         }
         await Begin(context, shop, lead, now);

@@ -95,7 +95,7 @@ internal sealed class Doorkeeper(RequestDelegate next, Doorway doorway, Changes 
             if (ShopKeys.Holds(work, key))
                 return;
         }
-        throw new RefusedException(StatusCodes.Status401Unauthorized, $"{(evenHere ? "This" : "From another machine this")} needs a sign-in, or a key of the shop in {ShopKey}; a lead makes one at House, Hands.", new Dictionary<string, string[]>());
+        throw new RefusedException(StatusCodes.Status401Unauthorized, $"{(evenHere ? "This" : "From another machine this")} needs a sign-in, or a key of the shop in {ShopKey}; a manager makes one at Shop, Staff.", new Dictionary<string, string[]>());
     }
 
     /// <summary>The key a program gives: in the header of ours, or as a bearer, as those who watch over programs do.</summary>

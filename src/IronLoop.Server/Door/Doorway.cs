@@ -18,6 +18,6 @@ internal sealed class Doorway(bool isOpen)
         using var work = shop.Look();
         return Fitters.All(work).Any(f => f is { Role: Role.Lead, GoneAt: null })
             ? null
-            : "Nobody is entered here yet, so whoever came first could take the shop. Start it without --listen and --behind, enter the first lead at this machine, then let others reach it.";
+            : "Nobody is entered here yet, so whoever came first could take the shop. Start it without --listen and --behind, enter the first manager at this machine, then let others reach it.";
     }
 }

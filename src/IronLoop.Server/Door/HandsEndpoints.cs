@@ -94,7 +94,7 @@ internal static class HandsEndpoints
             };
             Fitters.Change(work, after);
             if (!Fitters.All(work).Any(f => f is { Role: Role.Lead, GoneAt: null }))
-                throw RefusedException.Conflict($"{before.Initials} is the only lead; make somebody else lead first.");
+                throw RefusedException.Conflict($"{before.Initials} is the only manager; make somebody else manager first.");
             Sessions.EndAll(work, before.Id, but: before.Id == context.Features.Get<Session>()?.Fitter.Id && after.GoneAt is null ? context.Features.Get<Session>()!.Digest : null);
             string[] said =
             [

@@ -35,7 +35,7 @@ internal static class JobSheet
         }
         sheet.Down += 3;
         var words = job.Words.Length > 0 ? $"{Upper(RequestWords.Of(job.Request))}. “{job.Words}”" : $"{Upper(RequestWords.Of(job.Request))}.";
-        sheet.Part("What is asked for", words + (job.PriceCents is { } cents ? $" Price agreed {Money(cents)}." : ""));
+        sheet.Part("Service", words + (job.PriceCents is { } cents ? $" Price agreed {Money(cents)}." : ""));
 
         var marks = TakeIns.MarksOf(work, job.Id);
         sheet.Need(62);

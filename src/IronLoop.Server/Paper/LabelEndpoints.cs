@@ -7,7 +7,7 @@ using IronLoop.Storage;
 
 namespace IronLoop.Server.Paper;
 
-/// <summary>The label printer as settled.</summary>
+/// <summary>The label printer as set.</summary>
 /// <param name="StandInPage">Where the stand-in shows what it printed, when the program was started with one.</param>
 internal sealed record LabelPrinterWire(LabelPrinter Printer, string? StandInPage);
 
@@ -24,7 +24,7 @@ internal static class LabelEndpoints
         {
             using var work = shop.Look();
             return Wire(LabelPrinter.Find(work), switches);
-        }).WithName("labelPrinter").WithSummary("The label printer as settled.");
+        }).WithName("labelPrinter").WithSummary("The label printer as set.");
         printer.MapPut("", (LabelPrinter typed, OpenShop shop, Switches switches) =>
         {
             var settled = typed.Checked();

@@ -44,7 +44,7 @@ public static class Clients
         return known.Count > 0 ? known[0] : Add(work, name, contact);
     }
 
-    /// <summary>Puts right what was heard wrong.</summary>
+    /// <summary>Corrects what was noted wrong.</summary>
     public static void Correct(ShopWork work, Client client) =>
         work.Execute("UPDATE client SET name = $name, contact = $contact WHERE id = $id",
             ("$id", client.Id), ("$name", client.Name), ("$contact", client.Contact));

@@ -20,7 +20,7 @@ public static class Watches
     public static IReadOnlyList<string> NamesOf(ShopWork work, long clientId) =>
         work.Query("SELECT name FROM watch WHERE client_id = $client ORDER BY id DESC", row => row.Text("name"), ("$client", clientId));
 
-    /// <summary>Puts right what was heard wrong.</summary>
+    /// <summary>Corrects what was noted wrong.</summary>
     public static void Rename(ShopWork work, long id, string name) =>
         work.Execute("UPDATE watch SET name = $name WHERE id = $id", ("$id", id), ("$name", name));
 }

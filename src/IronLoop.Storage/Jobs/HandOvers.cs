@@ -17,7 +17,7 @@ public sealed record HandedOver(
 {
     /// <summary>Whether the owner may be asked after it.</summary>
     /// <param name="jobId">The job.</param>
-    public Permission MayBeAskedAfter(long jobId) => Permission.Unless(ObserveOn is null || ObservedAt is not null ? $"Job {jobId} is not waiting to be asked after." : null);
+    public Permission MayBeAskedAfter(long jobId) => Permission.Unless(ObserveOn is null || ObservedAt is not null ? $"Job {jobId} is not waiting to be followed up." : null);
 }
 
 /// <summary>An observation the shop promised.</summary>

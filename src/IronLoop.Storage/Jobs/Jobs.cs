@@ -95,7 +95,7 @@ public static class Jobs
     public static IReadOnlyList<string> Fitters(ShopWork work) =>
         work.Query("SELECT DISTINCT taken_in_by FROM job WHERE closed_at IS NULL ORDER BY taken_in_by", row => row.Text("taken_in_by"));
 
-    /// <summary>Puts right what was heard wrong at take-in.</summary>
+    /// <summary>Corrects what was noted wrong at take-in.</summary>
     public static void Correct(ShopWork work, long id, Request request, string words, DateOnly promised, long? priceCents, DateTimeOffset at, string by)
     {
         work.Execute("UPDATE job SET request = $request, promised = $promised, price_cents = $price WHERE id = $id",

@@ -2,7 +2,7 @@ using IronLoop.Core.Bench;
 
 namespace IronLoop.Storage;
 
-/// <summary>The joints of jobs that are opened to be gauged before the rest is agreed.</summary>
+/// <summary>The joints of jobs that are opened to be gauged before the rest is approved.</summary>
 public static class ToBeGauged
 {
     /// <summary>Those of a job, by group.</summary>

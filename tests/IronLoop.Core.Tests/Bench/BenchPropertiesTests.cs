@@ -157,7 +157,7 @@ public class BenchPropertiesTests
                 var done = Left(atFirst, first, []).Select(Told.Done).ToList();
                 done.ShouldNotBeEmpty();
                 done.ShouldAllBe(d => d.Row == StepRow.Protect || d.Row == StepRow.Look || d.Row == StepRow.Unbuckle || d.Row == StepRow.OpenToGauge);
-                Left(atFirst, first, done).ShouldBeEmpty("it waits, open, until the rest is agreed");
+                Left(atFirst, first, done).ShouldBeEmpty("it waits, open, until the rest is approved");
                 var from = FromTheWatch.Of(facts);
                 BenchPlan plan;
                 try

@@ -73,7 +73,7 @@ public class JobActsTests
         Why(Snapshots.Of(Snapshots.Stock(Strap()), request: Request.ChangeStrap), JobAct.MarkLinks).ShouldBe("Only a link bracelet is sized link by link.");
 
         Why(agreed, JobAct.UseTray).ShouldBeNull();
-        Why(Snapshots.Of(null), JobAct.UseTray).ShouldBe("There is no tray before a plan is agreed.");
+        Why(Snapshots.Of(null), JobAct.UseTray).ShouldBe("There is no tray before a plan is approved.");
 
         var referred = Snapshots.Of(own, with: j => j with { ReferredAt = Snapshots.Noon });
         foreach (var act in (JobAct[])[JobAct.ChooseBand, JobAct.Arrange, JobAct.Work, JobAct.SetUpBench, JobAct.HandOver])

@@ -23,7 +23,7 @@ public class LogLineTests
     [Fact]
     public void What_is_settled_is_not_told_as_open_and_steps_left_out_are_told_with_their_reasons()
     {
-        (LogLine.Of(LogKind.Noted) with { Note = Note }).Words.ShouldEndWith("(not settled)");
+        (LogLine.Of(LogKind.Noted) with { Note = Note }).Words.ShouldEndWith("(still open)");
         (LogLine.Of(LogKind.Noted) with { Note = Note with { IsSettled = true } }).Words.ShouldEndWith("Scratched before.");
         LogLine.Of(LogKind.TriedOn, "As planned.").Words.ShouldBe("As planned.");
         LogLine.Of(LogKind.TriedOn, "!", "As planned.").Words.ShouldBe("! As planned.");

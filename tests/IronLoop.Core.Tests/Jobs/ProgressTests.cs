@@ -39,7 +39,7 @@ public class ProgressTests
     {
         var progress = At(Known, BandChosen: true) with { Uses = new HashSet<Station>() };
         progress.Next.ShouldBe(Station.Bench);
-        progress.Says(Station.Bench).ShouldBe("Take it to the bench; its steps follow from what was asked.");
+        progress.Says(Station.Bench).ShouldBe("Approve the plan; its steps follow from what was asked.");
         progress.Says(Station.Match).ShouldStartWith("A band is chosen");
         (progress with { BandChosen = false }).Says(Station.Match).ShouldBe("What is asked needs no other band; one can be chosen all the same.");
     }
@@ -108,10 +108,10 @@ public class ProgressTests
     public void What_lies_open_says_what_it_waits_for()
     {
         var opened = At(Known, BandChosen: true, ClaspKept: true, PlanAgreed: false, StepsDone: 0, Steps: 4, Closed: false) with { ToGauge = true, Opened = 4, TrayKept = true };
-        (opened with { Opened = 3 }).Says(Station.Bench).ShouldBe("Open it and gauge it; the rest is agreed after that.");
-        (opened with { Steps = 0, Opened = 0 }).Says(Station.Bench).ShouldStartWith("Agree a plan at Size first.");
+        (opened with { Opened = 3 }).Says(Station.Bench).ShouldBe("Open it and gauge it; the rest is approved after that.");
+        (opened with { Steps = 0, Opened = 0 }).Says(Station.Bench).ShouldStartWith("Approve a plan at Size first.");
         (opened with { Steps = 1, Opened = 1 }).Says(Station.Bench).ShouldStartWith("It lies open");
-        opened.Says(Station.Bench).ShouldBe("It lies open and its tray is kept: the work goes on when the rest is agreed.");
+        opened.Says(Station.Bench).ShouldBe("It lies open and its tray is kept: the work goes on when the rest is approved.");
         (opened with { PlanAgreed = true, Awaited = ["1 fold-over, CL-8"] }).Says(Station.HandOver).ShouldBe("Not yet: waiting for 1 fold-over, CL-8.");
         (opened with { ClaspKept = false, Awaited = ["1 fold-over, CL-8"] }).Says(Station.Clasp).ShouldBe("Waiting for 1 fold-over, CL-8.");
         (opened with { Awaited = ["1 fold-over, CL-8"] }).Says(Station.Bench).ShouldBe("It lies open and its tray is kept: waiting for 1 fold-over, CL-8.");

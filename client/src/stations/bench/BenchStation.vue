@@ -100,7 +100,7 @@ onMounted(() => {
 <template>
   <template v-if="sheet && !job.planAgreed && job.may.agree.ok && !sized">
     <v-btn color="primary" class="begin" :loading="agree.isPending.value" autofocus @click="agree.mutate()"
-      >Take it to the bench</v-btn
+      >Approve the plan</v-btn
     >
     <RefusedLine :of="wholeOf(agree.error.value)" />
   </template>

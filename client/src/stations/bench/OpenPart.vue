@@ -8,7 +8,7 @@ import JointsPart from './JointsPart.vue'
 import { openable } from './words'
 import RefusedLine from '../../controls/RefusedLine.vue'
 
-/** What can be gauged only when it is open: chosen, opened, gauged, and kept in the tray until the rest is agreed. */
+/** What can be gauged only when it is open: chosen, opened, gauged, and kept in the tray until the rest is approved. */
 const props = defineProps<{ job: Job; sheet: BenchSheet; open: boolean }>()
 const { openFirst } = useBench(() => props.job.id)
 const chosen = ref<JointGroup[]>([])

@@ -122,7 +122,7 @@ const isTryOn = computed(() => next.value?.row === 'tryOn')
       >
       <v-btn v-if="anyDone" variant="outlined" :disabled="busy" @click="emit('back')">Back</v-btn>
       <v-btn v-if="next.mayBeSkipped && !leaving" variant="text" @click="leaving = true">
-        {{ next.row === 'check' ? 'Not settled…' : isTryOn ? 'Not tried…' : 'Leave out…' }}
+        {{ next.row === 'check' ? 'Problem…' : isTryOn ? 'Not tried…' : 'Skip…' }}
       </v-btn>
     </div>
     <form v-if="leaving" class="acts" @submit.prevent="emit('skip', reason)">

@@ -90,7 +90,7 @@ const most = 12
         aria-label="A word on it"
         autocomplete="off"
       />
-      <v-btn type="submit" variant="outlined" :disabled="typed.heap === ''">Put it on account</v-btn>
+      <v-btn type="submit" variant="outlined" :disabled="typed.heap === ''">Record</v-btn>
     </div>
     <RefusedLine :of="error" />
   </form>

@@ -29,10 +29,10 @@ const soft = computed(() => job.value.band?.material !== 'metal')
 const own = computed(() => job.value.band?.clasp)
 
 const parts = [
-  { part: 'look', title: 'Look' },
+  { part: 'look', title: 'Inspect' },
   { part: 'measure', title: 'Measure' },
   { part: 'choose', title: 'Choose' },
-  { part: 'own', title: 'Own parts' },
+  { part: 'own', title: 'Reuse' },
 ] as const
 const part = ref<(typeof parts)[number]['part']>(job.value.claspKept ? 'choose' : 'look')
 watch(part, (now) => (shown.value = now), { immediate: true })

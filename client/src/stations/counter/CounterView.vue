@@ -27,7 +27,7 @@ const chosen = computed(() => requests.value?.find((r) => r.request === request.
 type Ask = Pick<Question, 'label' | 'choices' | 'usual' | 'unit'> & { ask: string; by: Question['by'] }
 const first = computed<Ask>(() => ({
   ask: 'request',
-  label: 'What is asked for',
+  label: 'Service',
   by: 'choice',
   choices: (requests.value ?? []).map((r) => ({ value: r.request, says: r.name })),
   usual: null,
@@ -242,7 +242,7 @@ watch(request, () => (error.value = null))
       <v-text-field
         v-model="who.words"
         density="compact"
-        label="In the owner’s own words"
+        label="In the owner’s words"
         name="words"
         autocomplete="off"
       />

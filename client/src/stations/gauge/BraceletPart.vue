@@ -94,7 +94,7 @@ function putCount(field: 'positions' | 'position', event: Event) {
         @typed="put('halfPitch', $event)"
       />
       <SheetField
-        label="Loose links along"
+        label="Spare links"
         name="spares"
         :stored="sheet.bracelet.spares"
         :errors="
@@ -151,7 +151,7 @@ function putCount(field: 'positions' | 'position', event: Event) {
       />
       <template v-if="sheet.bracelet.positions > 1">
         <SheetField
-          label="Each adds"
+          label="Hole spacing"
           name="step"
           :stored="sheet.bracelet.step"
           :errors="errorsOf('step')"
@@ -162,7 +162,7 @@ function putCount(field: 'positions' | 'position', event: Event) {
         <v-text-field
           :model-value="sheet.bracelet.position"
           density="compact"
-          label="Stands in"
+          label="Now in hole"
           name="position"
           inputmode="numeric"
           :error-messages="saving.refused['bracelet-position'] ?? []"

@@ -62,7 +62,7 @@ const copied = [
         :hint="sheet.wearGaps.find((g) => g.wear === sheet.wear)?.text"
         persistent-hint
         density="compact"
-        label="Worn"
+        label="Wear"
         data-field="wear"
         :disabled="disabled"
         @update:model-value="(v: WearPreference) => choose('wear', v)"
@@ -126,7 +126,7 @@ const copied = [
     </div>
     <div class="columns three">
       <SheetField
-        label="Loop that was on"
+        label="Size it was tried at"
         name="tryLoop"
         :stored="sheet.tryOn.loop"
         :hint="
@@ -176,7 +176,7 @@ const copied = [
       />
     </div>
 
-    <h3>A loop that fits already</h3>
+    <h3>Size of one that fits</h3>
     <div class="columns four">
       <v-select
         :model-value="sheet.copy.by"

@@ -41,8 +41,8 @@ export const surplusBys: { value: SurplusBy; title: string }[] = [
 ]
 
 export const surplusOvers: { value: SurplusOver; title: string }[] = [
-  { value: 'zeroEase', title: 'over touching' },
-  { value: 'comfort', title: 'over comfort' },
+  { value: 'zeroEase', title: 'over a snug fit' },
+  { value: 'comfort', title: 'over what feels right' },
 ]
 
 export const loopBys: { value: LoopBy; title: string }[] = [

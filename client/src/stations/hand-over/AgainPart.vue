@@ -45,7 +45,7 @@ async function again() {
       item-title="title"
       item-value="value"
       density="compact"
-      label="What is asked for"
+      label="Service"
       data-field="request"
     />
     <v-text-field
@@ -61,7 +61,7 @@ async function again() {
       v-model="form.words"
       class="words"
       density="compact"
-      label="In the owner’s own words"
+      label="In the owner’s words"
       name="words"
       :error-messages="saidOf(error, '$.words')"
     />

@@ -22,10 +22,10 @@ const { sheet: bench } = useBench(id)
 type Part = 'done' | 'back' | 'paper' | 'again'
 const part = ref<Part>('done')
 const parts = computed<{ part: Part; title: string }[]>(() => [
-  { part: 'done', title: 'Told' },
-  { part: 'back', title: 'Bag' },
+  { part: 'done', title: 'Advice' },
+  { part: 'back', title: 'Returned parts' },
   { part: 'paper', title: 'Paper' },
-  ...(sheet.value?.closed ? [{ part: 'again' as const, title: 'Comes again' }] : []),
+  ...(sheet.value?.closed ? [{ part: 'again' as const, title: 'New visit' }] : []),
 ])
 
 const counts = reactive<Record<string, string>>({})
@@ -114,14 +114,14 @@ function close(asListed = false) {
         {{ sheet.goesBack === 'posted' ? 'Posted' : 'Collected'
         }}{{ sheet.by ? `, handed over by ${sheet.by}` : ''
         }}{{ sheet.price != null ? `, ${(Number(sheet.price) / 100).toFixed(2)}` : ''
-        }}{{ sheet.observeOn ? `; to be asked after ${asDay(sheet.observeOn)}` : ''
+        }}{{ sheet.observeOn ? `; follow up on ${asDay(sheet.observeOn)}` : ''
         }}{{ sheet.observeFor ? `: ${sheet.observeFor}` : '' }}.
-        <template v-if="sheet.note">Not settled: {{ sheet.note }}</template>
+        <template v-if="sheet.note">Still open: {{ sheet.note }}</template>
       </p>
     </template>
 
     <template v-else-if="part === 'back'">
-      <NotesPart :job-id="job.id" :notes="unsettled" :open="job.may.note.ok" title="Not settled yet" />
+      <NotesPart :job-id="job.id" :notes="unsettled" :open="job.may.note.ok" title="Still open" />
       <form @submit.prevent="close()">
         <h2>The owner’s bag</h2>
         <p v-if="sheet.bag.length === 0">Nothing came out; the bag stays empty.</p>
@@ -174,7 +174,7 @@ function close(asListed = false) {
               v-model="form.observeOn"
               density="compact"
               type="date"
-              label="Asked after on"
+              label="Follow up on"
               name="observeOn"
               :error-messages="saidOf(handOver.error.value, '$.observeOn')"
             />
@@ -190,7 +190,7 @@ function close(asListed = false) {
             <v-text-field
               v-model="form.note"
               density="compact"
-              label="Note: what is not settled"
+              label="Note: what is still open"
               name="note"
               :error-messages="saidOf(handOver.error.value, '$.note')"
             />

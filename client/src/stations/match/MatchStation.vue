@@ -126,7 +126,7 @@ const anyFilter = computed(
   <template v-else>
     <div class="counts" role="group" aria-label="Verdicts">
       <button
-        v-for="v in verdicts"
+        v-for="v in verdicts.filter((v) => countOf(v) > 0 || filter.verdict === v)"
         :key="v"
         type="button"
         :aria-pressed="filter.verdict === v"
@@ -135,13 +135,14 @@ const anyFilter = computed(
         <VerdictRing :verdict="v" bare /><span class="figure">{{ countOf(v) }}</span>
       </button>
     </div>
-    <div class="counts">
-      <button type="button" :aria-expanded="narrowing" @click="narrowing = !narrowing">
-        {{ narrowing ? 'Less' : 'Narrow down and what it has to suit' }}
-      </button>
+    <div class="next">
+      <p v-if="sheet.readNext" class="quiet" data-testid="read-next">{{ sheet.readNext }}</p>
       <v-btn v-if="compared.length > 1" variant="outlined" @click="comparing = true"
         >Compare {{ compared.length }}</v-btn
       >
+      <button type="button" class="plain" :aria-expanded="narrowing" @click="narrowing = !narrowing">
+        {{ narrowing ? 'Less' : 'Filters and wishes' }}
+      </button>
     </div>
     <div v-if="narrowing && open" class="needs">
       <button
@@ -193,7 +194,6 @@ const anyFilter = computed(
       />
       <label><input v-model="filter.inStock" type="checkbox" name="inStock" /> in stock</label>
     </div>
-    <p v-if="sheet.readNext" class="quiet" data-testid="read-next">{{ sheet.readNext }}</p>
     <p v-if="open && !job.may.chooseBand.ok" class="quiet">{{ job.may.chooseBand.why }}</p>
     <p v-if="sheet.total === 0 && sheet.own.length === 0 && !anyFilter">
       No band is in stock, and the owner brought none.
@@ -326,13 +326,27 @@ const anyFilter = computed(
   display: inline-flex;
   align-items: center;
 }
-.counts button {
-  padding: 0 5px;
+.counts {
   gap: 4px;
-  font-size: 15px;
+}
+.counts button {
+  padding: 0 4px;
+  gap: 3px;
+  font-size: 14px;
 }
 .counts button :deep(.word) {
   min-width: 0;
+}
+.next {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px;
+  font-size: 15px;
+}
+.next .plain {
+  margin-left: auto;
+  white-space: nowrap;
 }
 .bands {
   list-style: none;

@@ -314,7 +314,7 @@ function done() {
         <v-text-field
           v-model="bracelet.spares"
           class="two"
-          label="Loose links that came with it"
+          label="Spare links"
           name="spares"
           :error-messages="said('$.bracelet.spares')"
         />
@@ -340,14 +340,14 @@ function done() {
         />
         <v-text-field
           v-model="bracelet.step"
-          label="Each adds"
+          label="Hole spacing"
           name="step"
           :error-messages="said('$.bracelet.step')"
         />
         <v-text-field
           v-model="bracelet.position"
           type="number"
-          label="Stands in, from the tight end"
+          label="Now in hole, from the tight end"
           name="position"
           :error-messages="said('$.bracelet.position')"
         />

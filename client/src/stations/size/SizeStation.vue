@@ -47,12 +47,12 @@ const parts = computed(() =>
     [
       { part: 'plan', title: 'Plan', for: 'all' },
       { part: 'hand', title: 'By hand', for: 'links' },
-      { part: 'others', title: 'Others', for: 'links' },
+      { part: 'others', title: 'Other plans', for: 'links' },
       { part: 'straps', title: 'Lengths', for: 'strap' },
       { part: 'ways', title: 'Ways', for: 'pulled' },
       { part: 'reach', title: 'Reach', for: 'all' },
-      { part: 'school', title: 'School', for: 'all' },
-      { part: 'habits', title: 'Habits', for: 'all' },
+      { part: 'school', title: 'Method', for: 'all' },
+      { part: 'habits', title: 'This client', for: 'all' },
     ] as const
   ).filter((p) => p.for === 'all' || p.for === build.value),
 )
@@ -143,8 +143,8 @@ function take() {
           !isMade
             ? 'To the bench all the same: it cannot be worn yet'
             : job.planAgreed
-              ? 'Agree it anew'
-              : 'Take it to the bench'
+              ? 'Approve the new plan'
+              : 'Approve the plan'
         }}
       </v-btn>
       <v-btn variant="outlined" :disabled="loop.isPlanned" @click="back">Planner’s answer (P)</v-btn>

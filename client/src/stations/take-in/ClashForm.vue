@@ -11,11 +11,11 @@ const choice = reactive<Record<string, 'mine' | 'theirs' | undefined>>({})
 
 const titles: Partial<Record<keyof TakeIn, string>> = {
   client: 'Client',
-  contact: 'How they are reached',
+  contact: 'Phone or e-mail',
   watch: 'Watch',
-  request: 'What is asked for',
+  request: 'Service',
   promised: 'Promised for',
-  words: 'In the owner’s own words',
+  words: 'In the owner’s words',
   price: 'Price agreed',
   wearer: 'The wearer is here',
 }
@@ -44,7 +44,7 @@ function keep() {
         Yours: {{ shown(c.mine) }}</label
       >
     </fieldset>
-    <v-btn color="primary" type="submit">Put it right like this</v-btn>
+    <v-btn color="primary" type="submit">Save it like this</v-btn>
   </form>
 </template>
 

@@ -35,13 +35,7 @@ function done(heard: TakeIn) {
   <section class="new">
     <h1>Take in a job</h1>
     <p class="says">Who, which watch, what is asked for. Everything else is gauged.</p>
-    <TakeInForm
-      :start="start"
-      act="Hang it on the rack"
-      :error="error"
-      :busy="isPending || isSuccess"
-      @done="done"
-    />
+    <TakeInForm :start="start" act="Take it in" :error="error" :busy="isPending || isSuccess" @done="done" />
   </section>
 </template>
 

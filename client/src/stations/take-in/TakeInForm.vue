@@ -67,7 +67,7 @@ function seenBefore() {
     />
     <v-text-field
       v-model="heard.contact"
-      label="How they are reached"
+      label="Phone or e-mail"
       name="contact"
       autocomplete="off"
       :disabled="disabled"
@@ -88,7 +88,7 @@ function seenBefore() {
     <v-select
       v-model="heard.request"
       :items="requests"
-      label="What is asked for"
+      label="Service"
       data-field="request"
       :disabled="disabled"
     />
@@ -103,7 +103,7 @@ function seenBefore() {
     <v-textarea
       v-model="heard.words"
       class="wide"
-      label="In the owner’s own words"
+      label="In the owner’s words"
       name="words"
       rows="2"
       auto-grow

@@ -66,7 +66,7 @@ internal static class ToolEndpoints
             refusals.Add("$.across", $"across is missing: a {name} is chosen by it; allowed is {WallTool.Allowed}.");
         if (typed.Kind is ToolKind.Blade or ToolKind.Fork && width is null && !refusals.Any)
             refusals.Add("$.width", $"width is missing: a {name} is chosen by it; allowed is {WallTool.Allowed}.");
-        refusals.ThrowIfAny("The tool is not hung up.");
+        refusals.ThrowIfAny("The tool cannot be put on the wall.");
         using var work = shop.Begin();
         ToolWalls.Add(work, new WallTool(typed.Kind, name, across, width) { Spares = typed.Spares }, typed.Wanted);
         return Kept(work);

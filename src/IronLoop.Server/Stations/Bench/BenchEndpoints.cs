@@ -32,7 +32,7 @@ internal static partial class BenchEndpoints
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         bench.MapPut("/came", Came).WithName("cameAs").WithSummary("What is on the watch now, and how it is held.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
-        bench.MapPut("/open", Open).WithName("openToGauge").WithSummary("The joints that are opened to be gauged before the rest is agreed.")
+        bench.MapPut("/open", Open).WithName("openToGauge").WithSummary("The joints that are opened to be gauged before the rest is approved.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         bench.MapPut("/lent", Lend).WithName("lendForTheWork").WithSummary("What the shop lends for the work, and takes back before the watch goes.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);

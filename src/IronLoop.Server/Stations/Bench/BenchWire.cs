@@ -89,7 +89,7 @@ internal sealed record LookWire(JointGroup Group, Fastener Fastener, string Acro
     }
 }
 
-/// <summary>The joints that are opened to be gauged before the rest is agreed.</summary>
+/// <summary>The joints that are opened to be gauged before the rest is approved.</summary>
 /// <param name="Groups">The groups; none when nothing is.</param>
 internal sealed record OpenWire(IReadOnlyList<JointGroup> Groups);
 
@@ -162,7 +162,7 @@ internal sealed record ClosesWire(string Place, int Count, int Planned, bool Has
 }
 
 /// <summary>The bench of one job, so that another program can replay it: how it stood, how it shall stand, and every step between.</summary>
-/// <param name="From">How it stood at take-in; null before a plan is agreed.</param>
+/// <param name="From">How it stood at take-in; null before a plan is approved.</param>
 /// <param name="To">How it shall stand after the last step.</param>
 /// <param name="Joints">What holds each group of joints, and its sizes; at the lugs the sizes alone are said here.</param>
 /// <param name="Asks">The groups nobody has looked at that the next step wants looked at.</param>
@@ -173,7 +173,7 @@ internal sealed record ClosesWire(string Place, int Count, int Planned, bool Has
 /// <param name="Notes">What was noted at its steps.</param>
 /// <param name="CameOut">What the last step took out of its joint and lies in the tray, as the tray names it: it is judged there and then.</param>
 /// <param name="OnceIsEnough">The first-time chance in percent, where it is so good that one try-on, at the end, will do; null where it is not offered.</param>
-/// <param name="ToGauge">What can be opened to be gauged before the rest is agreed; null where nothing can.</param>
+/// <param name="ToGauge">What can be opened to be gauged before the rest is approved; null where nothing can.</param>
 /// <param name="Lent">What the shop lends for the work.</param>
 /// <param name="Gone">Parts that are bent, worn or lost, with what could take their place.</param>
 /// <param name="Former">What was noted at former visits of this watch, the newest first.</param>

@@ -47,9 +47,9 @@ internal sealed record AgainWire(string By, DateOnly? Promised = null, string? W
 /// <summary>An observation that is due or coming.</summary>
 internal sealed record ObservationWire(long JobId, string Client, string Contact, string Watch, DateOnly On, string For, bool Due);
 
-/// <summary>What was heard when a job was asked after.</summary>
+/// <summary>The reply when a job was asked after.</summary>
 /// <param name="By">The fitter's initials, 1 to 4 letters.</param>
-/// <param name="Heard">What was heard, 1 to 200 characters.</param>
+/// <param name="Heard">The reply, 1 to 200 characters.</param>
 internal sealed record ObservedWire(string By, string Heard);
 
 /// <summary>Hand-over: what was removed goes into the bag, counted; the job is closed and in the log.</summary>
@@ -128,7 +128,7 @@ internal static class HandOverEndpoints
         if (counted.ObserveOn is { } day && (day <= today || day > today.AddYears(1)))
             refusals.Add("$.observeOn", $"observeOn is {day:yyyy-MM-dd}; allowed is {today.AddDays(1):yyyy-MM-dd} to {today.AddYears(1):yyyy-MM-dd}.");
         if (counted.ObserveOn is null && observe.Length > 0)
-            refusals.Add("$.observeOn", "What is watched needs the day it is asked after.");
+            refusals.Add("$.observeOn", "What is watched needs the day it is followed up.");
         foreach (var line in expected)
         {
             var found = counted.Counted.Where(c => c.Key == line.Key).Sum(c => (long)c.Count);
@@ -141,7 +141,7 @@ internal static class HandOverEndpoints
             foreach (var lost in now.Stand.Things.Where(t => t.Place == Place.Lost && !now.Stand.Things.Any(o => o.Instead == t.Id && o.Place != Place.Drawer)).GroupBy(t => t.Plural))
                 refusals.Add("$.note", $"{lost.Key}: {lost.Count()} lost and not replaced; say in the note what the owner is told.");
         foreach (var open in StepNotes.Of(work, file.Job.Id).Where(n => n.IsOpen))
-            refusals.Add("$.notes", $"Not settled: {open.Text}. Answer it first.");
+            refusals.Add("$.notes", $"Still open: {open.Text}. Answer it first.");
         if (counted.GoesBack == HowItGoesBack.Posted)
             foreach (var line in Closing.Packed(work, file, expected).Where(l => counted.Packed?.Contains(l.Key) != true))
                 refusals.Add("$.packed", $"Not packed yet: {line.Says}.");

@@ -53,7 +53,7 @@ internal static class TakeInEndpoints
         routes.MapPost("/api/jobs", TakeIn).WithName("takeIn").WithTags("take-in").WithSummary("Takes a job in.")
             .Produces<JobWire>(StatusCodes.Status201Created).ProducesValidationProblem();
         routes.MapPut("/api/jobs/{id:long}/take-in", Correct).WithName("correctTakeIn").WithTags("take-in")
-            .WithSummary("Puts right what was heard wrong.")
+            .WithSummary("Corrects what was noted wrong.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
     }
 
