@@ -77,7 +77,7 @@ public sealed class GaugeTests : IDisposable
         _screen.UntilSays("Looked at again: it is so.");
         _screen.Type("lugWidth", "31.5");
         _screen.UntilSays("0.5 mm apart");
-        _screen.Find("button[aria-label='Drop the reading 31.5 mm of lug width']").Click();
+        _screen.Find("button[aria-label='Delete the reading 31.5 mm of lug width']").Click();
         _screen.Until(() => !_screen.Text.Contains("0.5 mm apart", StringComparison.Ordinal));
         _screen.Type("lugWidth", "55");
         _screen.UntilSays("lug width is 55 mm; allowed is 6 to 40 mm.");

@@ -78,7 +78,7 @@ describe('a line of the gauging sheet', () => {
   it('lets each reading of this visit be dropped, and none of an earlier one', async () => {
     const two = show({ readings: [reading(7, 43.9), reading(8, 44.1)], spread: '0.2 mm' })
     expect(two.text()).toContain('spread 0.2 mm')
-    await two.find('[aria-label="Drop the reading 43.9 mm of bar-to-bar"]').trigger('click')
+    await two.find('[aria-label="Delete the reading 43.9 mm of bar-to-bar"]').trigger('click')
     expect(two.emitted('drop')).toEqual([[7]])
     const earlier = show({ readings: [reading(3, 44, true)] })
     expect(earlier.find('button').exists()).toBe(false)

@@ -83,7 +83,7 @@ defineExpose({ focus: () => field.value?.focus() })
             v-else
             type="button"
             class="reading figure drop"
-            :aria-label="`Drop the reading ${r.text} of ${line.name}`"
+            :aria-label="`Delete the reading ${r.text} of ${line.name}`"
             @click="emit('drop', r.id)"
           >
             {{ r.text }} ×
@@ -98,10 +98,10 @@ defineExpose({ focus: () => field.value?.focus() })
         v-else-if="!disabled && line.readings.length === 1"
         type="button"
         class="drop"
-        :aria-label="`Drop the reading ${line.readings[0]?.text} of ${line.name}`"
+        :aria-label="`Delete the reading ${line.readings[0]?.text} of ${line.name}`"
         @click="emit('drop', line.readings[0]!.id)"
       >
-        Delete reading
+        Delete
       </button>
     </span>
     <p v-if="unsaved" class="note refused" role="alert">Not saved yet: {{ unsaved }}</p>

@@ -91,7 +91,7 @@ public sealed record Progress(
         Station.Size => !BandChosen ? "Choose a band first."
             : Missing is { Count: > 0 } gaps ? $"The plan waits for: {string.Join(", ", gaps)}."
             : PlanAgreed ? "The plan is approved and on the bench."
-            : !Uses.Contains(Station.Size) ? "Nothing is sized: it can go to the bench as it is." : "Look the plan over, change what you like, and take it to the bench.",
+            : !Uses.Contains(Station.Size) ? "Nothing is sized: it can go to the bench as it is." : "Look the plan over, change what you like, and approve it.",
         Station.Bench => !PlanAgreed ? !ToGauge || Steps == 0
                 ? Done(Station.Gauge) && BandChosen && !Uses.Contains(Station.Size) ? "Approve the plan; its steps follow from what was asked." : "Approve a plan at Size first. What can be gauged only when it is open can be opened before."
                 : Opened < Steps ? "Open it and gauge it; the rest is approved after that."
