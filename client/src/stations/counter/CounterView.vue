@@ -183,6 +183,7 @@ watch(request, () => (error.value = null))
                   :verdict="c.offer.verdict"
                   :certainty="c.offer.certainty"
                   bare
+                  silent
                 />{{ c.says }}
               </button>
               <span v-if="choicesOf(ask)?.length === 0" class="quiet">none yet</span>
@@ -314,7 +315,11 @@ h2 {
   text-decoration: underline dotted;
   text-underline-offset: 4px;
 }
+kbd + .verdict {
+  margin-right: 4px;
+}
 kbd {
+  margin-right: 4px;
   display: inline-block;
   min-width: 1.5em;
   text-align: center;
