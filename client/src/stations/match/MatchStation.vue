@@ -103,8 +103,15 @@ const needs = [
   { field: 'mustNotBeLost', title: 'must not be lost' },
   { field: 'letteringKept', title: 'maker’s lettering kept' },
 ] as const
-function wish(changed: Partial<Wishes>) {
-  if (sheet.value) void match.wish({ ...sheet.value.wishes, ...changed })
+const wishLost = ref<string | null>(null)
+async function wish(changed: Partial<Wishes>) {
+  if (!sheet.value) return
+  try {
+    await match.wish({ ...sheet.value.wishes, ...changed })
+    wishLost.value = null
+  } catch (error) {
+    wishLost.value = wholeOf(error)
+  }
 }
 const countOf = (verdict: Verdict) => sheet.value?.counts.find((c) => c.verdict === verdict)?.count ?? 0
 const verdicts: Verdict[] = ['fits', 'compromise', 'unknown', 'work', 'no']
@@ -169,6 +176,7 @@ const anyFilter = computed(
         @change="wish({ caseFinish: ($event.target as HTMLInputElement).value })"
       />
     </div>
+    <p v-if="wishLost" role="alert">{{ wishLost }}</p>
     <div v-if="narrowing" class="filters">
       <select v-model="filter.kind" name="kind" aria-label="Kind">
         <option :value="null">All kinds</option>
