@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using System.Diagnostics;
 using System.Globalization;
 using DbUp;
 using Microsoft.Data.Sqlite;
@@ -212,10 +213,23 @@ public sealed class ShopFile : IDisposable
         using var connection = Connect();
         using var pragma = connection.CreateCommand();
         pragma.CommandText = "PRAGMA busy_timeout = 5000; PRAGMA wal_checkpoint(TRUNCATE);";
-        using var row = pragma.ExecuteReader();
-        row.NextResult();
-        return row.Read() && row.GetInt64(0) == 0;
+        // Where another brings it in at the same moment SQLite does not wait, but says so at once.
+        var since = Stopwatch.StartNew();
+        while (true)
+        {
+            using (var row = pragma.ExecuteReader())
+            {
+                row.NextResult();
+                if (row.Read() && row.GetInt64(0) == 0)
+                    return true;
+            }
+            if (since.Elapsed > BringsInFor)
+                return false;
+            Thread.Sleep(100);
+        }
     }
+
+    private static readonly TimeSpan BringsInFor = TimeSpan.FromSeconds(4);
 
     /// <summary>Brings what was written ahead into the file itself, as far as a way of SQLite's does. A line that is let go of is not opened for it.</summary>
     /// <param name="way">Which way.</param>
