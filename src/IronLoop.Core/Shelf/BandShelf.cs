@@ -440,7 +440,7 @@ public sealed class BandShelf
                 if (reach.Reserve(target, window) is { } left)
                     return new Worn(WearerRule.VerdictOf(isMade: true, left > Length.Zero), left, Length.Zero);
                 var missing = reach.Count == 0 ? window : reach.Missing(target, window);
-                return reach.MakesOffItsPlace(target, window) || reach.Count > 0 && missing <= wanted.Sigma
+                return reach.MakesOffItsPlace(target, window + wanted.Sigma) || reach.Count > 0 && missing <= wanted.Sigma
                     ? new Worn(Verdict.Compromise, Length.Zero, Length.Zero) : new Worn(Verdict.No, Length.Zero, missing);
             }
             if (band.Holed(_wanted.BareHead) is not { } holed)

@@ -2,6 +2,7 @@ using CsCheck;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
+using IronLoop.Core.Tests.Fitting;
 
 namespace IronLoop.Core.Tests.Matching;
 
@@ -75,6 +76,17 @@ public class WearerRuleTests
             if (!isBetween && (planned.Length - target.Length).Abs() > Window + target.Sigma)
                 judged.ShouldBe(Verdict.No);
         });
+
+    /// <summary>What the planner can make is never refused, and what it cannot is, beyond what the length is known to.</summary>
+    [Fact]
+    public void A_bracelet_is_refused_where_the_planner_has_nothing_to_wear_and_nowhere_else() =>
+        Gen.Select(RandomRequests.Small, Gen.Int[0, 30]).Sample((request, sigma) =>
+        {
+            var target = request.Target with { Sigma = Mm(sigma / 10m) };
+            var planned = Planner.Recommend(request with { Target = target with { Sigma = Length.Zero }, Odd = OddLink.AsComputed }).Figures;
+            var judged = WearerRule.Judge(Reach.WithOffCentre(request), target);
+            (judged.Verdict == Verdict.No).ShouldBe(planned.Misfit > target.Sigma, judged.Says);
+        }, iter: Often.Asked(500));
 
     [Fact]
     public void The_nearest_hole_is_chosen_and_tells_what_it_leaves()

@@ -58,6 +58,8 @@ public static class WearerRule
         var (wanted, window) = (target.Length, target.Window);
         if (!reach.Holds(wanted, window) && reach.OffCentre.Any(l => (l - wanted).Abs() <= window))
             return new RuleVerdict(Name, Verdict.Compromise, $"Makes the {wanted.ToTenths()} wanted only with its clasp off its place.");
+        if (target.Sigma > Length.Zero && !reach.Holds(wanted, window + target.Sigma) && reach.OffCentre.Any(l => (l - wanted).Abs() <= window + target.Sigma))
+            return new RuleVerdict(Name, Verdict.Compromise, $"By this reading nearly makes the {wanted.ToTenths()} wanted, only with its clasp off its place: try it on.");
         if (reach.Shortest is not { } shortest || reach.Longest is not { } longest)
             return new RuleVerdict(Name, Verdict.No, "Its clasp cannot be brought to the middle, whatever is taken out.");
         var verdict = VerdictOf(reach.Holds(wanted, window), reach.HoldsWithRoom(wanted, window));
