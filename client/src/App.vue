@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core'
 import { useQueryClient } from '@tanstack/vue-query'
 import { watchEffect } from 'vue'
 import { useTheme } from 'vuetify'
@@ -7,14 +6,15 @@ import { useDoor } from './api/door'
 import { on } from './api/http'
 import AppFrame from './frame/AppFrame.vue'
 import DoorView from './frame/DoorView.vue'
+import { useDark } from './frame/theme'
 
 const { isIn } = useDoor()
 const queries = useQueryClient()
 // A session that is over leads to the door; what was on the screen is there again after it.
 on('signedOut', () => void queries.invalidateQueries({ queryKey: ['door'] }))
-const evening = useLocalStorage('iron-loop-evening', false)
+const { isDark } = useDark()
 const theme = useTheme()
-watchEffect(() => theme.change(evening.value ? 'evening' : 'paper'))
+watchEffect(() => theme.change(isDark.value ? 'dark' : 'paper'))
 </script>
 
 <template>

@@ -8,6 +8,7 @@ export const router = createRouter({
     { path: '/', component: StartView },
     { path: '/take-in', component: () => import('./stations/take-in/NewJob.vue') },
     { path: '/counter', component: () => import('./stations/counter/CounterView.vue') },
+    { path: '/own', component: () => import('./shop/OwnView.vue') },
     { path: '/log', component: () => import('./shop/LogView.vue') },
     { path: '/clients/:id(\\d+)', component: () => import('./shop/ClientView.vue') },
     { path: '/house', redirect: '/house/catalogue' },
@@ -16,6 +17,6 @@ export const router = createRouter({
     { path: '/bands/new', component: () => import('./stations/match/NewBand.vue') },
     { path: '/jobs/:id(\\d+)', redirect: (to) => `/jobs/${String(to.params.id)}/${pathOf.takeIn}` },
     { path: '/jobs/:id(\\d+)/:station', component: () => import('./job/JobView.vue') },
-    { path: '/:rest(.*)*', redirect: '/' },
+    { path: '/:rest(.*)*', component: () => import('./shop/NoSuchPage.vue') },
   ],
 })

@@ -6,6 +6,8 @@ import type { components } from './schema'
 
 type Schemas = components['schemas']
 export type Role = Schemas['Role']
+/** A role as it is called. */
+export const roleNames: Record<Role, string> = { counter: 'counter', fitter: 'fitter', lead: 'manager' }
 export type Hands = Schemas['HandsWire']
 type Door = Schemas['DoorWire']
 

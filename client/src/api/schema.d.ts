@@ -90,6 +90,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Jobs open and closed (by client, watch, part, owner’s words, notes, tag or bag label), people, watches, bands and articles whose words begin like those typed, in any order; six of a kind at most. */
+        get: operations["find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/take-in": {
         parameters: {
             query?: never;
@@ -2989,6 +3006,18 @@ export interface components {
             backups: string;
             notReached: string[];
         };
+        /** @enum {unknown} */
+        FoundKind: "job" | "client" | "watch" | "band" | "part";
+        FoundWire: {
+            kind: components["schemas"]["FoundKind"];
+            /** Format: int64 */
+            id: number;
+            says: string;
+            more: string;
+            /** @enum {unknown} */
+            next: "takeIn" | "gauge" | "match" | "clasp" | "size" | "bench" | "handOver" | null;
+            exact: boolean;
+        };
         FreedWire: {
             side: components["schemas"]["Side"];
             freed: boolean;
@@ -4557,6 +4586,7 @@ export interface components {
             done: boolean;
             used: boolean;
             says: string;
+            wants: null | components["schemas"]["WantedWire"];
         };
         StepNote: {
             /** Format: int64 */
@@ -5012,6 +5042,11 @@ export interface components {
             width: string;
             says: string;
         };
+        WantedWire: {
+            at: components["schemas"]["Station"];
+            field: string;
+            words: string;
+        };
         WatchLifeWire: {
             /** Format: int64 */
             watchId: number;
@@ -5354,6 +5389,28 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    find: {
+        parameters: {
+            query?: {
+                words?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundWire"][];
                 };
             };
         };

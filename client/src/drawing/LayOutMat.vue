@@ -19,6 +19,7 @@ const emit = defineEmits<{
   here: [place: Place]
   pin: [place: Place]
   across: [place: Place]
+  planner: []
 }>()
 
 const here = ref(0)
@@ -119,6 +120,10 @@ function onKey(event: KeyboardEvent, drawn: Drawn, index: number) {
     case 'n':
     case 'N':
       if (props.changeable && drawn.link.fate !== 'joins') emit('pin', drawn.place)
+      break
+    case 'p':
+    case 'P':
+      if (props.changeable) emit('planner')
       break
     case 'm':
     case 'M':

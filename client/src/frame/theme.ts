@@ -1,3 +1,5 @@
+import { useLocalStorage, usePreferredDark } from '@vueuse/core'
+import { computed } from 'vue'
 import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 
@@ -25,7 +27,7 @@ const paper = {
   },
 }
 
-const evening = {
+const dark = {
   dark: true,
   colors: {
     background: '#1c1e21',
@@ -46,7 +48,7 @@ const evening = {
 }
 
 export const vuetify = createVuetify({
-  theme: { defaultTheme: 'paper', themes: { paper, evening } },
+  theme: { defaultTheme: 'paper', themes: { paper, dark } },
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   defaults: {
     VBtn: { variant: 'flat', rounded: 'sm', minHeight: 44 },
@@ -56,3 +58,11 @@ export const vuetify = createVuetify({
     VSelect: { variant: 'underlined', hideDetails: 'auto', color: 'primary' },
   },
 })
+
+/** Light or dark, as the system has it until somebody chooses. */
+export function useDark() {
+  const chosen = useLocalStorage<'light' | 'dark' | ''>('iron-loop-light', '')
+  const system = usePreferredDark()
+  const isDark = computed(() => (chosen.value === '' ? system.value : chosen.value === 'dark'))
+  return { isDark, turn: () => (chosen.value = isDark.value ? 'light' : 'dark') }
+}

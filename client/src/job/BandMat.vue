@@ -16,6 +16,7 @@ const { loop, marked, at, hand, changeable } = useJobHere()
       @here="at = $event"
       @across="hand.across"
       @pin="hand.pin"
+      @planner="hand.planner"
     />
   </div>
 </template>

@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { computed, onMounted, shallowRef, watch } from 'vue'
-import { useRoute } from 'vue-router'
+import { useTitle } from '@vueuse/core'
+import { computed, nextTick, onMounted, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { wholeOf } from '../api/refused'
+import { useActs, type Act } from '../controls/acts'
 import { asDay } from '../controls/days'
 import { fetchTheRest, partsHere, partsOf } from '../stations'
 import { provideJob } from './here'
 import type { Station } from '../api/shop'
 import type { StationParts } from './station'
 import StationChain from './StationChain.vue'
-import { stationAt } from './stations'
+import { isStation, nameOf, pathOf, stationAt, stations } from './stations'
 
 const route = useRoute()
 const id = computed(() => Number(route.params.id))
@@ -33,7 +35,61 @@ watch(
   { immediate: true },
 )
 onMounted(() => (window.requestIdleCallback ?? window.setTimeout)(() => void fetchTheRest()))
-const says = computed(() => job.value?.stations.find((s) => s.station === station.value)?.says)
+const hereNow = computed(() => job.value?.stations.find((s) => s.station === station.value))
+const says = computed(() => hereNow.value?.says)
+const unknown = computed(() =>
+  isStation(String(route.params.station)) ? null : String(route.params.station),
+)
+useTitle(() => (job.value ? `${nameOf(station.value)}, ${job.value.client} – Iron Loop` : 'Iron Loop'))
+
+const router = useRouter()
+const to = (at: Station) => `/jobs/${id.value}/${pathOf[at]}`
+/** What comes after this station: the one that is next, else the one that follows. */
+const after = computed<Act | null>(() => {
+  const now = job.value
+  if (!now || now.closedAt) return { says: 'To the log', to: '/log' }
+  const at = stations.findIndex((s) => s.station === station.value)
+  const following = stations
+    .slice(at + 1)
+    .find((s) => now.stations.find((n) => n.station === s.station)?.used)
+  const next = now.next === station.value ? following?.station : now.next
+  return next ? { says: `Next: ${nameOf(next)}`, to: to(next) } : null
+})
+const wanted = computed<Act | null>(() => {
+  const wants = hereNow.value?.wants
+  if (!wants || job.value?.closedAt) return null
+  return {
+    says: wants.at === station.value ? `Wanted: ${wants.words}` : `${nameOf(wants.at)}: ${wants.words}`,
+    async press() {
+      if (wants.at !== station.value) await router.push(to(wants.at))
+      here.sought.value = null
+      await nextTick()
+      here.sought.value = wants.field
+    },
+  }
+})
+// Whoever shows the field puts the keyboard on it; what has no place of its own is found by its name.
+watch(here.sought, async (field) => {
+  if (field === null) return
+  for (let i = 0; i < 20 && here.sought.value === field; i++) {
+    await new Promise(requestAnimationFrame)
+    const found = document.querySelector<HTMLElement>(
+      `main [data-figure="${field}"], main [data-field="${field}"] input:not([type=hidden]), main [data-wanted="${field}"]`,
+    )
+    found?.focus()
+    found?.scrollIntoView({ block: 'nearest' })
+    if (found) here.sought.value = null
+  }
+})
+useActs(() => {
+  if (!job.value) return null
+  const at = stations.findIndex((s) => s.station === station.value)
+  const former = stations[at - 1]
+  return {
+    back: former ? { says: former.name, to: to(former.station) } : { says: 'Start', to: '/' },
+    first: wanted.value ?? after.value,
+  }
+})
 </script>
 
 <template>
@@ -55,6 +111,9 @@ const says = computed(() => job.value?.stations.find((s) => s.station === statio
 
     <div class="mid" :class="{ wide }">
       <div class="sheet">
+        <p v-if="unknown" class="refused" role="alert">
+          There is no station “{{ unknown }}”; this is {{ nameOf(station) }}.
+        </p>
         <p v-if="unfetched" role="alert" class="says">
           This station could not be fetched: the server does not answer. Open it again when it does.
         </p>
@@ -77,8 +136,7 @@ const says = computed(() => job.value?.stations.find((s) => s.station === statio
   grid-template-rows: auto auto minmax(0, 1fr) auto;
   gap: 10px;
   padding: 10px 20px 8px;
-  min-height: 100vh;
-  height: 100vh;
+  height: 100%;
 }
 .who {
   min-width: 0;
@@ -136,7 +194,6 @@ h1 {
 @media (max-width: 960px) {
   .job {
     height: auto;
-    min-height: 0;
   }
   .who {
     display: block;

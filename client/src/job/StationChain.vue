@@ -1,12 +1,16 @@
 <script setup lang="ts">
+import { useTemplateRef } from 'vue'
 import type { Job, Station } from '../api/shop'
+import { useRoving } from '../controls/roving'
 import { nameOf, pathOf } from './stations'
 
 defineProps<{ job: Job; here: Station }>()
+const chain = useTemplateRef<HTMLElement>('chain')
+useRoving(chain, 'a', '.here')
 </script>
 
 <template>
-  <nav class="chain" aria-label="Stations">
+  <nav ref="chain" class="chain" aria-label="Stations">
     <router-link
       v-for="s in job.stations"
       :key="s.station"

@@ -2,7 +2,7 @@ import { computed, inject, provide, ref, watch, type ComputedRef, type Injection
 import type { BenchPlace } from '../api/bench'
 import type { GaugedFigure } from '../api/gauge'
 import { useTried, type PullThroughWay } from '../api/match'
-import { useArrange, useJob, useLoop } from '../api/job'
+import { useArrange, useBackToPlan, useJob, useLoop } from '../api/job'
 import type { Job, LooseLink, LoopSheet, Side, Station } from '../api/shop'
 import { useSize } from '../api/size'
 import { atPosition, movedAcross, toggled, withLoose, type Place } from '../drawing/rows'
@@ -21,6 +21,8 @@ export interface JobHere {
   marked: Ref<BenchPlace | null>
   /** A band that is only looked at. */
   tried: Ref<{ bandId: number; way: PullThroughWay } | null>
+  /** The field that is wanted next, until whoever has it has put the keyboard on it. */
+  sought: Ref<string | null>
   /** Whether the sheet takes the whole width. */
   wide: Ref<boolean>
   /** The link the fitter is on. */
@@ -32,6 +34,9 @@ export interface JobHere {
     across: (place: Place) => void
     pin: (place: Place) => void
     move: (position: number) => void
+    /** Goes back to the planner’s answer. */
+    planner: () => void
+    plannerRefused: Ref<unknown>
   }
   /** Whether that may be changed now, here. */
   changeable: ComputedRef<boolean>
@@ -44,11 +49,13 @@ export function provideJob(id: ComputedRef<number>, station: ComputedRef<Station
   const read = useJob(id)
   const asItIs = useLoop(id)
   const arrange = useArrange(id)
+  const backToPlan = useBackToPlan(id)
   const size = useSize(id)
   const figure = ref<GaugedFigure | null>(null)
   const part = ref('')
   const marked = ref<BenchPlace | null>(null)
   const tried = ref<{ bandId: number; way: PullThroughWay } | null>(null)
+  const sought = ref<string | null>(null)
   const wide = ref(false)
   const at = ref<Place | null>(null)
   const triedLoop = useTried(id, tried)
@@ -74,6 +81,7 @@ export function provideJob(id: ComputedRef<number>, station: ComputedRef<Station
     part,
     marked,
     tried,
+    sought,
     wide,
     at,
     changeable,
@@ -92,6 +100,10 @@ export function provideJob(id: ComputedRef<number>, station: ComputedRef<Station
         const link = layOut.value?.[place.side][place.ordinal]
         if (link && (link.pinned || link.fate !== 'fixed')) void size.pin({ ...place, pinned: !link.pinned })
       },
+      planner() {
+        if (changeable.value && loop.value && !loop.value.isPlanned) backToPlan.mutate()
+      },
+      plannerRefused: backToPlan.error,
       move(position) {
         const positions = layOut.value?.clasp?.positions ?? layOut.value?.strap?.holesMm.length ?? 1
         if (layOut.value && changeable.value && position >= 0 && position < positions)

@@ -26,6 +26,8 @@ export function stationAt(path: string): Station {
   return stations.find((s) => pathOf[s.station] === path)?.station ?? 'takeIn'
 }
 
+export const isStation = (path: string) => stations.some((s) => pathOf[s.station] === path)
+
 export function nameOf(station: Station): string {
   return stations.find((s) => s.station === station)?.name ?? station
 }

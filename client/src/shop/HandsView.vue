@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
-import { useDoor, useHands, type Role } from '../api/door'
+import { roleNames, useDoor, useHands, type Role } from '../api/door'
 import { saidOf } from '../api/refused'
 import { asMoment } from '../controls/days'
 import KeysPart from './KeysPart.vue'
 import RefusedLine from '../controls/RefusedLine.vue'
 
-const { door, initials, mayAs, newPassphrase } = useDoor()
+const { door, mayAs } = useDoor()
 const { hands, add, change, end } = useHands()
 const isLead = mayAs('lead')
 const roles: { title: string; value: Role }[] = [
@@ -15,7 +15,6 @@ const roles: { title: string; value: Role }[] = [
   { title: 'manager: looks after the shop besides', value: 'lead' },
 ]
 const entered = reactive({ initials: '', role: 'fitter' as Role, passphrase: '' })
-const own = reactive({ before: '', passphrase: '' })
 /** Whose passphrase is being set anew by a lead. */
 const anew = reactive({ initials: '', passphrase: '' })
 const error = ref<unknown>(null)
@@ -36,10 +35,6 @@ async function act(what: () => Promise<unknown>, says = '') {
 async function enter() {
   if (await act(() => add({ ...entered }), `${entered.initials.toUpperCase()} is entered.`))
     Object.assign(entered, { initials: '', passphrase: '' })
-}
-async function changeOwn() {
-  if (await act(() => newPassphrase({ ...own }), 'The passphrase is changed; other sessions are over.'))
-    Object.assign(own, { before: '', passphrase: '' })
 }
 async function setAnew() {
   const { initials: whose, passphrase } = anew
@@ -71,7 +66,7 @@ async function setAnew() {
         <tbody>
           <tr v-for="h in hands?.hands" :key="h.initials" :class="{ gone: h.goneAt }">
             <td>{{ h.initials }}</td>
-            <td>{{ h.role }}{{ h.goneAt ? ', has left' : '' }}</td>
+            <td>{{ roleNames[h.role] }}{{ h.goneAt ? ', has left' : '' }}</td>
             <td>{{ asMoment(h.since) }}</td>
             <td v-if="isLead" class="acts">
               <v-btn
@@ -79,8 +74,13 @@ async function setAnew() {
                 :key="r.value"
                 size="small"
                 variant="text"
-                @click="act(() => change(h.initials, { role: r.value }), `${h.initials} is ${r.value} now.`)"
-                >Make {{ r.value }}</v-btn
+                @click="
+                  act(
+                    () => change(h.initials, { role: r.value }),
+                    `${h.initials} is ${roleNames[r.value]} now.`,
+                  )
+                "
+                >Make {{ roleNames[r.value] }}</v-btn
               >
               <v-btn v-if="!h.goneAt" size="small" variant="text" @click="anew.initials = h.initials"
                 >New passphrase</v-btn
@@ -132,26 +132,6 @@ async function setAnew() {
       </form>
 
       <KeysPart v-if="isLead" />
-
-      <form aria-label="Your own passphrase" @submit.prevent="changeOwn">
-        <h2>Your own passphrase, {{ initials }}</h2>
-        <v-text-field
-          v-model="own.before"
-          label="As it is"
-          name="before"
-          type="password"
-          autocomplete="current-password"
-          :error-messages="saidOf(error, '$.before')"
-        />
-        <v-text-field
-          v-model="own.passphrase"
-          label="As it is to be"
-          name="ownPassphrase"
-          type="password"
-          autocomplete="new-password"
-        />
-        <v-btn type="submit" variant="outlined">Change it</v-btn>
-      </form>
 
       <h2>Signed in</h2>
       <ul class="lines">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { useTitle } from '@vueuse/core'
+import { computed, useTemplateRef, type Component } from 'vue'
 import { useRoute } from 'vue-router'
 import AboutView from './AboutView.vue'
 import ArchiveView from './ArchiveView.vue'
@@ -12,30 +13,36 @@ import PartsView from './PartsView.vue'
 import PrinterSettings from './PrinterSettings.vue'
 import SpringBarsView from './SpringBarsView.vue'
 import ToolsView from './ToolsView.vue'
+import { shopParts, type ShopPart } from './shopParts'
+import { useRoving } from '../controls/roving'
 
-const parts = [
-  { part: 'catalogue', title: 'Catalogue', view: CatalogueView },
-  { part: 'parts', title: 'Parts', view: PartsView },
-  { part: 'orders', title: 'Orders', view: OrdersView },
-  { part: 'bars', title: 'Bars', view: SpringBarsView },
-  { part: 'tools', title: 'Tools', view: ToolsView },
-  { part: 'limits', title: 'Rules', view: LimitsView },
-  { part: 'caliper', title: 'Caliper', view: CaliperSettings },
-  { part: 'printer', title: 'Label printer', view: PrinterSettings },
-  { part: 'archive', title: 'Archive', view: ArchiveView },
-  { part: 'hands', title: 'Staff', view: HandsView },
-  { part: 'about', title: 'About', view: AboutView },
-] as const
+const views: Record<ShopPart, Component> = {
+  catalogue: CatalogueView,
+  parts: PartsView,
+  orders: OrdersView,
+  bars: SpringBarsView,
+  tools: ToolsView,
+  limits: LimitsView,
+  caliper: CaliperSettings,
+  printer: PrinterSettings,
+  archive: ArchiveView,
+  hands: HandsView,
+  about: AboutView,
+}
 const route = useRoute()
-const here = computed(() => parts.find((p) => p.part === route.params.part) ?? parts[0])
+const here = computed(() => shopParts.find((p) => p.part === route.params.part))
+const row = useTemplateRef<HTMLElement>('row')
+useRoving(row, 'a', '[aria-current=page]')
+useTitle(() => `${here.value?.title ?? 'Shop'} – Iron Loop`)
 </script>
 
 <template>
   <section class="house">
-    <nav aria-label="The house">
-      <router-link v-for="p in parts" :key="p.part" :to="`/house/${p.part}`">{{ p.title }}</router-link>
+    <nav ref="row" aria-label="The shop">
+      <router-link v-for="p in shopParts" :key="p.part" :to="`/house/${p.part}`">{{ p.title }}</router-link>
     </nav>
-    <component :is="here.view" />
+    <component :is="views[here.part]" v-if="here" />
+    <p v-else class="says" role="alert">The shop has no page “{{ route.params.part }}”.</p>
   </section>
 </template>
 

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useFitters, useRack } from '../api/shop'
 import { wholeOf } from '../api/refused'
-import { nameOf, pathOf, stations } from '../job/stations'
+import { useRoving } from '../controls/roving'
+import { nameOf, stations } from '../job/stations'
+import { tagPath } from './tagPath'
 import { asDay } from '../controls/days'
 
 const route = useRoute()
@@ -25,7 +27,8 @@ const tags = computed(() =>
   }),
 )
 // The tag of the job that is open is not left out of sight on a full rack; the page itself stays where it is.
-const rail = ref<HTMLElement>()
+const rail = useTemplateRef<HTMLElement>('rail')
+useRoving(rail, '.tag', '.here')
 watch(
   [() => route.params.id, () => tags.value?.length],
   () => {
@@ -37,6 +40,7 @@ watch(
   },
   { flush: 'post' },
 )
+const narrowing = ref(false)
 const sought = computed(() => words.value !== '' || by.value !== '' || state.value !== '')
 </script>
 
@@ -50,7 +54,10 @@ const sought = computed(() => words.value !== '' || by.value !== '' || state.val
       aria-label="Find on the rack"
       autocomplete="off"
     />
-    <select v-model="state" name="rackState" aria-label="State">
+    <button type="button" class="more" :aria-expanded="narrowing" @click="narrowing = !narrowing">
+      {{ state || by ? 'Some' : 'All' }}
+    </button>
+    <select v-if="narrowing" v-model="state" name="rackState" aria-label="State">
       <option value="">All states</option>
       <option value="late">Late</option>
       <option value="today">Today</option>
@@ -60,7 +67,7 @@ const sought = computed(() => words.value !== '' || by.value !== '' || state.val
       <option value="trayKept">Tray kept</option>
       <option v-for="s in stations" :key="s.station" :value="s.station">{{ s.name }}</option>
     </select>
-    <select v-model="by" name="rackBy" aria-label="Fitter">
+    <select v-if="narrowing" v-model="by" name="rackBy" aria-label="Fitter">
       <option value="">All fitters</option>
       <option v-for="f in fitters" :key="f" :value="f">{{ f }}</option>
     </select>
@@ -81,22 +88,24 @@ const sought = computed(() => words.value !== '' || by.value !== '' || state.val
             waits: tag.waits,
             here: String(tag.id) === route.params.id,
           }"
-          :to="`/jobs/${tag.id}/${pathOf[tag.next]}`"
+          :to="tagPath(tag)"
         >
           <span class="top">
             <span class="client">{{ tag.client }}</span>
             <span class="figure number">{{ tag.id }}</span>
           </span>
-          <span class="watch">{{ tag.watch }}</span>
+          <span class="top">
+            <span class="watch">{{ tag.watch }}</span>
+            <span v-if="tag.trayKept" class="keeps" data-testid="tray-kept">Tray kept</span>
+            <span v-else-if="tag.waits" class="keeps">Waits</span>
+            <span v-else-if="tag.partsIn" class="keeps in">Parts are in</span>
+          </span>
           <span class="top">
             <span>{{ tag.referred ? 'Referred' : nameOf(tag.next) }}</span>
             <span :class="{ due: tag.late || tag.today }">
               {{ tag.late ? `late, ${asDay(tag.promised)}` : tag.today ? 'today' : asDay(tag.promised) }}
             </span>
           </span>
-          <span v-if="tag.trayKept" data-testid="tray-kept">Tray kept</span>
-          <span v-if="tag.waits">Waits for parts</span>
-          <span v-else-if="tag.partsIn" class="in">Parts are in</span>
         </router-link>
       </li>
     </ol>
@@ -106,7 +115,7 @@ const sought = computed(() => words.value !== '' || by.value !== '' || state.val
 <style scoped>
 .find {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: minmax(0, 1fr) auto;
   gap: 6px;
 }
 .find input,
@@ -121,8 +130,18 @@ const sought = computed(() => words.value !== '' || by.value !== '' || state.val
   color: inherit;
   background: rgb(var(--v-theme-background));
 }
-.find input {
+.find select {
   grid-column: 1 / -1;
+}
+.more {
+  min-width: 44px;
+  padding: 0 8px;
+  border: 1px solid rgb(var(--v-theme-hairline));
+  border-radius: 2px;
+  font: inherit;
+  font-size: 15px;
+  color: inherit;
+  background: none;
 }
 .find input::placeholder {
   color: rgb(var(--v-theme-iron));
@@ -143,14 +162,15 @@ ol {
 .tag {
   position: relative;
   display: block;
-  padding: 7px 8px 7px 10px;
-  margin-bottom: 6px;
+  min-height: 56px;
+  padding: 2px 8px 2px 10px;
+  margin-bottom: 3px;
   border: 1px solid rgb(var(--v-theme-hairline));
   border-radius: 2px;
   color: inherit;
   text-decoration: none;
-  font-size: 15px;
-  line-height: 1.25;
+  font-size: 14px;
+  line-height: 17px;
 }
 .tag::before {
   /* The loop of wire from rail to tag. */
@@ -169,6 +189,9 @@ ol {
 .tag.waits {
   border-style: dashed;
 }
+.keeps {
+  flex: none;
+}
 .in {
   font-weight: 600;
   color: rgb(var(--v-theme-primary));
@@ -184,7 +207,7 @@ ol {
 }
 .client {
   font-weight: 600;
-  font-size: 16px;
+  font-size: 15px;
 }
 .client,
 .watch {
@@ -201,10 +224,5 @@ ol {
   font-weight: 600;
   text-decoration: underline;
   text-underline-offset: 3px;
-}
-@media (max-width: 960px) {
-  .rack {
-    max-height: 180px;
-  }
 }
 </style>

@@ -1,17 +1,19 @@
 <script setup lang="ts">
-import { refDebounced } from '@vueuse/core'
+import { refDebounced, useTitle } from '@vueuse/core'
 import { computed, reactive, ref, watch } from 'vue'
 import { useLog, type LogQuestion, type Visit } from '../api/log'
 import { wholeOf } from '../api/refused'
 import PartTabs from '../controls/PartTabs.vue'
+import { useInAddress } from '../controls/inAddress'
 import FiguresPart from './FiguresPart.vue'
 import VisitLine from './VisitLine.vue'
 
-const part = ref<'jobs' | 'figures'>('jobs')
 const parts = [
   { part: 'jobs', title: 'Jobs' },
   { part: 'figures', title: 'Over time' },
 ] as const
+useTitle('Log – Iron Loop')
+const part = useInAddress<'jobs' | 'figures'>('part', 'jobs', (word) => parts.some((p) => p.part === word))
 
 const asked = reactive({
   words: '',

@@ -10,7 +10,7 @@ public static class Asking
     public static Needs NeedsOf(JobSnapshot job) => Needs.Of(job.Job.Request, job.Work is HandWork.ByCount or HandWork.AtPlace);
 
     /// <summary>What the work cannot be told without and nobody said yet, in the order of the hand.</summary>
-    public static IReadOnlyList<string> Missing(JobSnapshot job) => [.. NeedsOf(job).Must.SelectMany(asked => Missing(job, asked))];
+    public static IReadOnlyList<Wanted> Missing(JobSnapshot job) => [.. NeedsOf(job).Must.SelectMany(asked => Missing(job, asked))];
 
     /// <summary>The stations that a job passes. The others are open, and nothing waits for them.</summary>
     public static IReadOnlySet<Station> Uses(JobSnapshot job)
@@ -25,22 +25,22 @@ public static class Asking
         return uses;
     }
 
-    private static IReadOnlyList<string> Missing(JobSnapshot job, Asked asked)
+    private static IReadOnlyList<Wanted> Missing(JobSnapshot job, Asked asked)
     {
         var figures = job.Figures;
-        IReadOnlyList<string> Unless(bool known, string words) => known ? [] : [words];
+        IReadOnlyList<Wanted> Unless(bool known, string field, string words) => known ? [] : [Wanted.Gauged(field, words)];
         return asked switch
         {
-            Asked.LugWidth => Unless(figures[GaugedFigure.LugWidth] is not null, "lug width"),
-            Asked.Head => Unless(figures.Head is not null, "lug-to-lug"),
-            Asked.Wrist => Unless(figures.WristIsKnown, "wrist"),
-            Asked.Wear => Unless(figures.Wear is not null, "wear preference"),
-            Asked.Bracelet => job.Stock is not null ? [] : (figures.Bracelet ?? new OwnBracelet()).Missing(figures),
-            Asked.ClaspEnd => Unless(job.Band?.ClaspEnd is not null || figures[GaugedFigure.ClaspEnd] is not null, "band width at the clasp"),
-            Asked.Count => Unless(job.Work is HandWork.ByCount or HandWork.AtPlace, "how many links of which side"),
-            Asked.Place => Unless(job.Work is HandWork.AtPlace, "which place now, and which it shall be"),
-            Asked.Part => Unless(job.Work is HandWork.Part, "which part, and where"),
-            Asked.OwnBand => Unless(job.Work is HandWork.OwnBandOn, "what the band is, and how it attaches"),
+            Asked.LugWidth => Unless(figures[GaugedFigure.LugWidth] is not null, "lugWidth", "lug width"),
+            Asked.Head => Unless(figures.Head is not null, "lugToLug", "lug-to-lug"),
+            Asked.Wrist => Unless(figures.WristIsKnown, "wrist", "wrist"),
+            Asked.Wear => Unless(figures.Wear is not null, "wear", "wear preference"),
+            Asked.Bracelet => job.Stock is not null ? [] : [.. (figures.Bracelet ?? new OwnBracelet()).Missing(figures).Select(m => Wanted.Gauged("bracelet", m))],
+            Asked.ClaspEnd => Unless(job.Band?.ClaspEnd is not null || figures[GaugedFigure.ClaspEnd] is not null, "claspEnd", "band width at the clasp"),
+            Asked.Count => Unless(job.Work is HandWork.ByCount or HandWork.AtPlace, "byHand", "how many links of which side"),
+            Asked.Place => Unless(job.Work is HandWork.AtPlace, "byHand", "which place now, and which it shall be"),
+            Asked.Part => Unless(job.Work is HandWork.Part, "byHand", "which part, and where"),
+            Asked.OwnBand => Unless(job.Work is HandWork.OwnBandOn, "byHand", "what the band is, and how it attaches"),
             // What is on it is taken to be what is usual, and how that is held, not looked at yet; what closes it is looked at, at the Clasp.
             _ => [],
         };

@@ -15,7 +15,7 @@ namespace IronLoop.Core.Jobs;
 /// <param name="Missing">What the work cannot be told without and nobody said yet.</param>
 public sealed record Progress(
     Figures Figures, bool BandChosen, bool ClaspKept, bool PlanAgreed, int StepsDone, int Steps, bool Closed, bool Referred, IReadOnlySet<Station> Uses,
-    IReadOnlyList<string> Missing)
+    IReadOnlyList<Wanted> Missing)
 {
     /// <summary>The clasp that goes on instead of the band's own; null when that is kept.</summary>
     public string? OtherClasp { get; init; }
@@ -32,7 +32,7 @@ public sealed record Progress(
     /// <summary>Parts the job waits for.</summary>
     public IReadOnlyList<string> Awaited { get; init; } = [];
 
-    private IReadOnlyList<string>? _questioned;
+    private IReadOnlyList<Wanted>? _questioned;
 
     /// <summary>What was gauged.</summary>
     public Figures Figures
@@ -42,7 +42,8 @@ public sealed record Progress(
         init => (field, _questioned) = (value, null);
     } = Figures;
 
-    private IReadOnlyList<string> Questioned => _questioned ??= [.. GaugeSheet.Questioned(Figures).Select(f => FigureKind.For(f).Name)];
+    private IReadOnlyList<Wanted> Questioned =>
+        _questioned ??= [.. GaugeSheet.Questioned(Figures).Select(f => Wanted.Gauged(f, FigureKind.For(f).Name))];
 
     /// <summary>Whether what is asked passes a station.</summary>
     public bool IsUsed(Station station) => station is not (Station.Match or Station.Clasp or Station.Size) || Uses.Contains(station);
@@ -65,6 +66,21 @@ public sealed record Progress(
 
     /// <summary>What still keeps the job from its hand-over, in a sentence; null where nothing does.</summary>
     public string? KeepsOpen => Enum.GetValues<Station>().Where(s => s != Station.HandOver && !Done(s)).Select(s => Says(s)).FirstOrDefault();
+
+    /// <summary>What a station waits for first, wherever that is said; null where its own act is all that is left.</summary>
+    public Wanted? Wants(Station station) => Done(station) ? null : station switch
+    {
+        Station.Gauge => Questioned.Concat(Missing).First(),
+        Station.Match => Band,
+        Station.Clasp => BandChosen ? new Wanted(Station.Clasp, "clasp", "the clasp kept, or another") : Band,
+        Station.Size => !BandChosen ? Band : Missing is [var first, ..] ? first : null,
+        Station.Bench when !PlanAgreed && !ToGauge && Steps == 0 => (Missing is [var first, ..] ? first : null) ?? (BandChosen || !IsUsed(Station.Match) ? null : Band)
+            ?? (IsUsed(Station.Size) ? new Wanted(Station.Size, "agree", "the plan approved") : null),
+        Station.HandOver when !Done(Station.Bench) => new Wanted(Station.Bench, "step", "the work at the bench"),
+        _ => null,
+    };
+
+    private static Wanted Band => new(Station.Match, "band", "a band");
 
     /// <summary>The sentence a station opens with: what is missing or what is next.</summary>
     public string Says(Station station) => station switch

@@ -5,6 +5,7 @@ using IronLoop.Server.Safekeeping;
 using IronLoop.Server.Shop.Archive;
 using IronLoop.Server.Shop.Catalogue;
 using IronLoop.Server.Shop.Clientele;
+using IronLoop.Server.Shop.Finding;
 using IronLoop.Server.Shop.HouseRules;
 using IronLoop.Server.Shop.LogBook;
 using IronLoop.Server.Shop.OpenFiles;
@@ -75,6 +76,7 @@ internal static class Calls
         app.MapChanges();
         // Over the counter.
         app.MapRack();
+        app.MapFind();
         app.MapTakeIn();
         app.MapTakeInSheet();
         app.MapGauge();

@@ -17,7 +17,14 @@ internal sealed record FigureWire(Length Mm, string Text, string Inches, bool As
 }
 
 /// <param name="Used">Whether what is asked passes it; the others are open all the same.</param>
-internal sealed record StationWire(Station Station, bool Done, bool Used, string Says);
+/// <param name="Wants">What it waits for first, at whichever station that is said; null where its own act is all that is left.</param>
+internal sealed record StationWire(Station Station, bool Done, bool Used, string Says, WantedWire? Wants);
+
+/// <param name="Field">The field, figure or list that takes it.</param>
+internal sealed record WantedWire(Station At, string Field, string Words)
+{
+    public static WantedWire? Of(Wanted? wanted) => wanted is null ? null : new WantedWire(wanted.At, wanted.Field, wanted.Words);
+}
 
 internal sealed record FiguresWire(
     FigureWire? LugWidth,
@@ -96,7 +103,7 @@ internal sealed record JobWire(
             job.TakenInBy,
             job.ClosedAt,
             progress.Next,
-            [.. Enum.GetValues<Station>().Select(s => new StationWire(s, progress.Done(s), progress.IsUsed(s), progress.Says(s)))],
+            [.. Enum.GetValues<Station>().Select(s => new StationWire(s, progress.Done(s), progress.IsUsed(s), progress.Says(s), WantedWire.Of(progress.Wants(s))))],
             new FiguresWire(
                 FigureWire.Of(figures[GaugedFigure.LugWidth]),
                 figures.Attachment,
@@ -107,7 +114,7 @@ internal sealed record JobWire(
                 figures.Wear,
                 figures.Family,
                 figures.LugsOverhang,
-                progress.Missing),
+                [.. progress.Missing.Select(m => m.Words)]),
             HandWorkWire.Tell(file.Account.ByHand, file.Job.Request),
             file.Job.ExtraHole,
             file is { Stock: { } stock, Work: null } ? BandWire.Of(stock) : null,

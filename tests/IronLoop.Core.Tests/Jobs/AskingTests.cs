@@ -17,7 +17,7 @@ public class AskingTests
     [Fact]
     public void A_strap_waits_for_its_lug_width_alone_and_passes_size_once_a_length_is_known()
     {
-        Asking.Missing(JobOf(Request.ChangeStrap, Figures.None)).ShouldBe(["lug width"]);
+        Asking.Missing(JobOf(Request.ChangeStrap, Figures.None)).Select(m => m.Words).ShouldBe(["lug width"]);
         var lugs = Figures.None.With(GaugedFigure.LugWidth, Mm(20));
         Asking.Missing(JobOf(Request.ChangeStrap, lugs)).ShouldBeEmpty();
         Asking.Uses(JobOf(Request.ChangeStrap, lugs)).ShouldBe([Station.Match]);
@@ -28,7 +28,7 @@ public class AskingTests
     [Fact]
     public void Links_are_told_by_figures_until_they_are_told_by_count()
     {
-        Asking.Missing(JobOf(Request.TakeLinksOut, Wrist)).ShouldBe(["the links", "the clasp’s two lengths", "band width"]);
+        Asking.Missing(JobOf(Request.TakeLinksOut, Wrist)).Select(m => m.Words).ShouldBe(["the links", "the clasp’s two lengths", "band width"]);
         var counted = JobOf(Request.TakeLinksOut, Figures.None, new HandWork.ByCount(new Counted(1, 0)));
         Asking.Missing(counted).ShouldBeEmpty();
         Asking.Uses(counted).ShouldBeEmpty();

@@ -21,7 +21,7 @@ public class ProgressTests
     [Fact]
     public void A_job_goes_to_gauge_and_says_what_is_missing()
     {
-        var progress = At(Nothing) with { Missing = ["lug width"] };
+        var progress = At(Nothing) with { Missing = [new Wanted(Station.Gauge, "lugWidth", "lug width")] };
         progress.Next.ShouldBe(Station.Gauge);
         progress.Says(Station.Gauge).ShouldBe("Still to gauge: lug width.");
     }
@@ -52,6 +52,26 @@ public class ProgressTests
         On(true, 2, 3).Done(Station.Bench).ShouldBeFalse();
         On(false, 3, 3).Done(Station.Bench).ShouldBeFalse("what was opened to be gauged is not the work");
         On(true, 0, 0).Done(Station.Bench).ShouldBeFalse("its steps are not known yet");
+    }
+
+    [Fact]
+    public void A_station_that_is_not_done_says_what_it_waits_for_and_where_that_is_said()
+    {
+        var unread = new Wanted(Station.Gauge, "lugWidth", "lug width");
+        var first = At(Nothing) with { Missing = [unread] };
+        first.Wants(Station.TakeIn).ShouldBeNull();
+        first.Wants(Station.Gauge).ShouldBe(unread);
+        first.Wants(Station.Size)!.At.ShouldBe(Station.Match, "a band comes before its plan");
+        (first with { BandChosen = true }).Wants(Station.Size).ShouldBe(unread);
+        first.Wants(Station.HandOver)!.At.ShouldBe(Station.Bench);
+
+        var known = At(Known);
+        known.Wants(Station.Gauge).ShouldBeNull();
+        known.Wants(Station.Match).ShouldBe(known.Wants(Station.Clasp), "without a band there is no clasp to look at");
+        (known with { BandChosen = true }).Wants(Station.Clasp)!.At.ShouldBe(Station.Clasp);
+        (known with { BandChosen = true, ClaspKept = true }).Wants(Station.Size).ShouldBeNull("its own act is all that is left");
+        (known with { BandChosen = true, ClaspKept = true }).Wants(Station.Bench)!.At.ShouldBe(Station.Size);
+        At(Known, BandChosen: true, ClaspKept: true, PlanAgreed: true, StepsDone: 3, Steps: 3).Wants(Station.HandOver).ShouldBeNull();
     }
 
     [Fact]

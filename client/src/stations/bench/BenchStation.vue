@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener, useWakeLock } from '@vueuse/core'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useBench, type BenchSheet } from '../../api/bench'
 import { useAgree } from '../../api/job'
 import { wholeOf } from '../../api/refused'
@@ -9,10 +9,12 @@ import { useJobHere } from '../../job/here'
 import PartTabs from '../../controls/PartTabs.vue'
 import ReferralForm from '../ReferralForm.vue'
 import { useActing } from '../../controls/acting'
+import { focusFirstAct, useActs } from '../../controls/acts'
+import { useInAddress } from '../../controls/inAddress'
 import CamePart from '../CamePart.vue'
 import JointsPart from './JointsPart.vue'
 import JudgePart from './JudgePart.vue'
-import { isAnswer, isForward, pedalKey } from './pedal'
+import { isPedal, pedalKey } from './pedal'
 import LentPart from './LentPart.vue'
 import OpenPart from './OpenPart.vue'
 import NotesPart from '../NotesPart.vue'
@@ -41,7 +43,7 @@ const parts = [
   { part: 'tools', title: 'Tools' },
   { part: 'stop', title: 'Stop' },
 ] as const
-const part = ref<Part>('step')
+const part = useInAddress<Part>('part', 'step', (word) => parts.some((p) => p.part === word))
 
 // A step takes longer than a finger bounces.
 const { busy, error, act } = useActing(400)
@@ -74,20 +76,57 @@ function back() {
 }
 
 useEventListener('keydown', (event: KeyboardEvent) => {
-  if (part.value !== 'step') return
-  if (isTryOn.value) {
-    if (isForward(event, pedalKey.value)) {
-      event.preventDefault()
-      stopped.value = true
-    } else if (isAnswer(event)) {
-      event.preventDefault()
-      forward()
-    }
-    return
-  }
-  if (!isForward(event, pedalKey.value)) return
+  if (part.value !== 'step' || !isPedal(event, pedalKey.value)) return
   event.preventDefault()
-  forward()
+  if (isTryOn.value) stopped.value = true
+  else forward()
+})
+
+const leaving = ref(false)
+watch(next, (now, before) => {
+  if (now?.key !== before?.key) leaving.value = false
+})
+// The step is under the finger: Space or Enter answers it, unless something is being typed.
+watch(
+  () => [next.value?.key, part.value, open.value] as const,
+  async ([key, shown]) => {
+    if (!key || shown !== 'step') return
+    await nextTick()
+    if (!document.activeElement?.matches('input, textarea, select')) focusFirstAct()
+  },
+  { immediate: true },
+)
+const skips = { check: 'Problem…', tryOn: 'Not tried…' } as Record<string, string>
+useActs(() => {
+  if (!sheet.value) return null
+  if (!job.value.planAgreed && job.value.may.agree.ok && !sized.value)
+    return {
+      back: { says: 'Size', to: `/jobs/${job.value.id}/size` },
+      first: { says: 'Approve the plan', press: () => agree.mutate(), busy: agree.isPending.value },
+    }
+  const step = next.value
+  if (!open.value || part.value !== 'step') return null
+  const isBegun = sheet.value.steps.some((s) => s.done)
+  const undo = isBegun ? [{ says: 'Undo the last step', press: back }] : []
+  if (!step)
+    return isBegun && !job.value.closedAt && job.value.stations.find((s) => s.station === 'bench')?.done
+      ? { lesser: undo, first: { says: 'Next: Hand-over', to: `/jobs/${job.value.id}/hand-over` } }
+      : null
+  return {
+    back: { says: 'Size', to: `/jobs/${job.value.id}/size` },
+    lesser: [
+      ...undo,
+      ...(step.mayBeSkipped && !leaving.value
+        ? [{ says: skips[step.row] ?? 'Skip…', press: () => (leaving.value = true) }]
+        : []),
+    ],
+    first: {
+      says: isTryOn.value ? 'As planned' : 'Done',
+      press: forward,
+      busy: busy.value,
+      byEnter: isTryOn.value,
+    },
+  }
 })
 
 // Both hands are busy: the screen stays awake where the browser can keep it so.
@@ -99,9 +138,6 @@ onMounted(() => {
 
 <template>
   <template v-if="sheet && !job.planAgreed && job.may.agree.ok && !sized">
-    <v-btn color="primary" class="begin" :loading="agree.isPending.value" autofocus @click="agree.mutate()"
-      >Approve the plan</v-btn
-    >
     <RefusedLine :of="wholeOf(agree.error.value)" />
   </template>
   <template v-if="sheet && (job.planAgreed || sheet.toGauge)">
@@ -128,8 +164,7 @@ onMounted(() => {
         :busy="busy"
         :refusal="wholeOf(error)"
         :stopped="stopped"
-        @forward="forward"
-        @back="back"
+        :leaving="leaving"
         @skip="skip"
         @wish="wish"
       >

@@ -15,10 +15,10 @@ const props = defineProps<{
   refusal: string | null
   /** A pedal or Space was pressed where an answer is wanted. */
   stopped?: boolean
+  /** Whether the step is being left out, and why is asked. */
+  leaving?: boolean
 }>()
 const emit = defineEmits<{
-  forward: []
-  back: []
   skip: [reason: string]
   wish: [tool: BenchSheet['steps'][number]['wants'][number]]
 }>()
@@ -26,13 +26,10 @@ const steps = computed(() => props.sheet.steps)
 const next = computed(() => steps.value.find((s) => s.next))
 const at = computed(() => steps.value.findIndex((s) => s.next))
 const then = computed(() => (at.value < 0 ? undefined : steps.value[at.value + 1]))
-const anyDone = computed(() => steps.value.some((s) => s.done))
-const leaving = ref(false)
 const reason = ref('')
 watch(
   () => next.value?.key,
   () => {
-    leaving.value = false
     reason.value = ''
   },
 )
@@ -91,45 +88,17 @@ const isTryOn = computed(() => next.value?.row === 'tryOn')
       <p v-if="sheet.foretold" class="how" data-testid="foretold">{{ sheet.foretold }}</p>
       <TryOnPart v-if="open" :key="next.key" :job-id="jobId" :closes="sheet.closes ?? null" />
     </template>
-    <div v-if="open" class="acts main">
-      <!-- What a step waits for stands above already. -->
-      <RefusedLine v-if="refusal && !(next.waits && refusal.includes(next.waits))" :of="refusal" />
-      <p v-else-if="isTryOn && stopped" class="refused" role="alert">
-        Say how it was: Enter when as planned, what was found above, or why it was not tried.
-      </p>
-      <!-- Another button than the one before it, so that Space on that does not answer here. -->
-      <v-btn
-        v-if="isTryOn"
-        key="as-planned"
-        color="primary"
-        size="x-large"
-        class="forward"
-        :disabled="busy"
-        @keydown.space.prevent
-        @keyup.space.prevent
-        @click="emit('forward')"
-        >As planned</v-btn
-      >
-      <v-btn
-        v-else
-        key="done"
-        color="primary"
-        size="x-large"
-        class="forward"
-        :disabled="busy"
-        @click="emit('forward')"
-        >Done</v-btn
-      >
-      <v-btn v-if="anyDone" variant="outlined" :disabled="busy" @click="emit('back')">Back</v-btn>
-      <v-btn v-if="next.mayBeSkipped && !leaving" variant="text" @click="leaving = true">
-        {{ next.row === 'check' ? 'Problem…' : isTryOn ? 'Not tried…' : 'Skip…' }}
-      </v-btn>
-    </div>
+    <!-- What a step waits for stands above already. -->
+    <RefusedLine v-if="open && refusal && !(next.waits && refusal.includes(next.waits))" :of="refusal" />
+    <p v-else-if="open && isTryOn && stopped" class="refused" role="alert">
+      Say how it was: Enter when as planned, what was found above, or why it was not tried.
+    </p>
     <form v-if="leaving" class="acts" @submit.prevent="emit('skip', reason)">
       <input
         v-model="reason"
         class="plain-field"
         name="skipReason"
+        autofocus
         placeholder="Why"
         aria-label="Why"
         autocomplete="off"
@@ -140,9 +109,6 @@ const isTryOn = computed(() => next.value?.row === 'tryOn')
   <template v-else>
     <p v-if="!sheet.toGauge" class="what">Every step is done.</p>
     <RefusedLine :of="refusal" />
-    <div v-if="open && anyDone" class="acts">
-      <v-btn variant="outlined" :disabled="busy" @click="emit('back')">Back</v-btn>
-    </div>
   </template>
   <p v-if="then" class="then"><span class="quiet">Then: </span>{{ then.says }}</p>
 </template>
@@ -179,12 +145,6 @@ dt {
   text-decoration: underline;
   cursor: pointer;
 }
-.acts.main {
-  position: sticky;
-  bottom: -6px;
-  padding: 6px 0;
-  background: rgb(var(--v-theme-background));
-}
 .refused {
   flex: 1 0 100%;
   color: rgb(var(--v-theme-error));
@@ -192,9 +152,6 @@ dt {
 .how {
   font-size: 18px;
   padding-top: 4px;
-}
-.forward {
-  min-width: 180px;
 }
 .then {
   border-top: 1px solid rgb(var(--v-theme-hairline));

@@ -1,39 +1,28 @@
 import { describe, expect, it } from 'vitest'
-import { isAnswer, isForward } from './pedal'
+import { isPedal } from './pedal'
 
-function press(key: string, on: string, more: KeyboardEventInit = {}): KeyboardEvent {
-  document.body.innerHTML = `<div id="at">${on}</div>`
-  const target = document.querySelector('#at > *') ?? document.body
-  const event = new KeyboardEvent('keydown', { key, bubbles: true, ...more })
-  target.dispatchEvent(event)
+function press(on: string, init: KeyboardEventInit) {
+  document.body.innerHTML = '<input id="typing" /><button id="done">Done</button><p id="text"></p>'
+  let event = new KeyboardEvent('keydown', { bubbles: true, ...init })
+  document.querySelector(`#${on}`)!.addEventListener('keydown', (e) => (event = e as KeyboardEvent))
+  document.querySelector(`#${on}`)!.dispatchEvent(event)
   return event
 }
 
-describe('the answer at a try-on', () => {
-  it('is Enter, where nothing else has it', () => {
-    expect(isAnswer(press('Enter', '<p></p>'))).toBe(true)
-    expect(isAnswer(press('Enter', '<p></p>', { repeat: true }))).toBe(false)
-    expect(isAnswer(press('Enter', '<button></button>'))).toBe(false)
-    expect(isAnswer(press('Enter', '<input>'))).toBe(false)
-    expect(isAnswer(press(' ', '<p></p>'))).toBe(false)
-  })
-})
-
-describe('forward by key', () => {
-  it('goes forward by Space and by the pedal’s key', () => {
-    expect(isForward(press(' ', '<p></p>'), 'PageDown')).toBe(true)
-    expect(isForward(press('PageDown', '<p></p>'), 'PageDown')).toBe(true)
-    expect(isForward(press('F9', '<p></p>'), 'F9')).toBe(true)
-    expect(isForward(press('PageDown', '<p></p>'), 'F9')).toBe(false)
+describe('a foot pedal', () => {
+  it('goes forward wherever the focus is', () => {
+    for (const on of ['typing', 'done', 'text'])
+      expect(isPedal(press(on, { key: 'PageDown' }), 'PageDown')).toBe(true)
   })
 
-  it('leaves Space to buttons and to what is typed, and a key held down counts once', () => {
-    expect(isForward(press(' ', '<button></button>'), 'PageDown')).toBe(false)
-    expect(isForward(press(' ', '<button role="tab" aria-selected="true"></button>'), 'PageDown')).toBe(true)
-    expect(isForward(press(' ', '<input>'), 'PageDown')).toBe(false)
-    expect(isForward(press('PageDown', '<textarea></textarea>'), 'PageDown')).toBe(false)
-    expect(isForward(press('PageDown', '<button></button>'), 'PageDown')).toBe(true)
-    expect(isForward(press(' ', '<p></p>', { repeat: true }), 'PageDown')).toBe(false)
-    expect(isForward(press(' ', '<p></p>', { ctrlKey: true }), 'PageDown')).toBe(false)
+  it('does not go forward while it is held, nor with another key', () => {
+    expect(isPedal(press('text', { key: 'PageDown', repeat: true }), 'PageDown')).toBe(false)
+    expect(isPedal(press('text', { key: ' ' }), 'PageDown')).toBe(false)
+    expect(isPedal(press('text', { key: 'PageDown', ctrlKey: true }), 'PageDown')).toBe(false)
+  })
+
+  it('that types a character does not go forward while something is typed', () => {
+    expect(isPedal(press('typing', { key: 'b' }), 'b')).toBe(false)
+    expect(isPedal(press('text', { key: 'b' }), 'b')).toBe(true)
   })
 })

@@ -16,11 +16,13 @@ import CandidateCard from './CandidateCard.vue'
 import FigureLines from '../FigureLines.vue'
 import EndPart from './EndPart.vue'
 import KeepClasp from './KeepClasp.vue'
+import { useActs } from '../../controls/acts'
+import { useInAddress } from '../../controls/inAddress'
 import KeyPart from './KeyPart.vue'
 import OwnParts from './OwnParts.vue'
 import RefusedLine from '../../controls/RefusedLine.vue'
 
-const { id, job, figure, part: shown } = useJobHere()
+const { id, job, figure, part: shown, sought } = useJobHere()
 const clasp = useClasp(id)
 const sheet = computed(() => clasp.sheet.data.value)
 const open = computed(() => job.value.may.lookAtClasp.ok)
@@ -34,7 +36,10 @@ const parts = [
   { part: 'choose', title: 'Choose' },
   { part: 'own', title: 'Reuse' },
 ] as const
-const part = ref<(typeof parts)[number]['part']>(job.value.claspKept ? 'choose' : 'look')
+type Part = (typeof parts)[number]['part']
+const part = useInAddress<Part>('part', job.value.claspKept ? 'choose' : 'look', (word) =>
+  parts.some((p) => p.part === word),
+)
 watch(part, (now) => (shown.value = now), { immediate: true })
 
 const error = ref<unknown>(null)
@@ -88,6 +93,25 @@ const doNot = computed(() => sheet.value?.candidates.filter((c) => c.verdict ===
 /** Keeping it is not the first act where another goes on, or where it can be worn with none of its lengths. */
 const second = computed(() => job.value.otherClasp !== null || sheet.value?.present?.verdict === 'no')
 const showAll = ref(false)
+const keep = (by: string) => act(() => clasp.keep(by))
+watch(sought, (field) => {
+  if (field !== 'clasp') return
+  part.value = 'choose'
+  sought.value = null
+})
+// Keeping it is what comes next where it can be worn, and nobody has to sign for it.
+useActs(() => {
+  const now = sheet.value?.present
+  if (!job.value.band || !now || !open.value || job.value.claspKept || second.value) return null
+  if (now.consent) return null
+  const [lesser] =
+    part.value === 'choose' ? [] : [{ says: 'Choose another', press: () => (part.value = 'choose') }]
+  return {
+    back: { says: 'Match', to: `/jobs/${job.value.id}/match` },
+    lesser: lesser ? [lesser] : [],
+    first: { says: 'Keep this clasp', press: () => keep('') },
+  }
+})
 </script>
 
 <template>

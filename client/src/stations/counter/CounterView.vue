@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { refDebounced, useLocalStorage } from '@vueuse/core'
+import { refDebounced, useLocalStorage, useTitle } from '@vueuse/core'
 import { computed, nextTick, onMounted, reactive, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useCounter, useCounterAnswer, useCounterQuestions, type RequestAsks } from '../../api/counter'
@@ -8,12 +8,14 @@ import type { Request } from '../../api/shop'
 import ByField from '../../controls/ByField.vue'
 import RefusedLine from '../../controls/RefusedLine.vue'
 import { useActing } from '../../controls/acting'
+import { useActs } from '../../controls/acts'
 import { pathOf } from '../../job/stations'
 import VerdictRing from '../VerdictRing.vue'
 import { askedOf, type Answers, type Question } from '../questions'
 import { sheetOf } from './sheet'
 
 const router = useRouter()
+useTitle('Counter – Iron Loop')
 const initials = useLocalStorage('iron-loop-initials', '')
 const request = ref<Request>()
 const answers = reactive<Answers>({})
@@ -149,6 +151,18 @@ function bench() {
   })
 }
 watch(request, () => (error.value = null))
+useActs(() => ({
+  back: { says: 'Start', to: '/' },
+  first: {
+    says: 'To the bench',
+    press: bench,
+    busy: busy.value,
+    off: isReady.value
+      ? null
+      : (answer.value?.whyNot ??
+        (request.value ? 'Something is still asked.' : 'Say first what is asked for.')),
+  },
+}))
 </script>
 
 <template>
@@ -157,7 +171,7 @@ watch(request, () => (error.value = null))
     <p class="says">One key an answer; Enter takes the usual one, and at the end goes to the bench.</p>
     <div class="both">
       <!-- The keys go to the question that is marked. -->
-      <div ref="keys" class="asks" tabindex="0" data-testid="keys" @keydown="onKey">
+      <div ref="keys" class="asks" tabindex="0" data-keys data-testid="keys" @keydown="onKey">
         <div
           v-for="(ask, i) in asks"
           :key="ask.ask"
@@ -199,11 +213,7 @@ watch(request, () => (error.value = null))
           </template>
           <span v-else class="said">{{ answerTo(ask) }}</span>
         </div>
-        <div class="ask" :class="{ now: at >= asks.length }">
-          <v-btn color="primary" :disabled="!isReady" :loading="busy" tabindex="-1" @click="bench()"
-            >To the bench</v-btn
-          >
-        </div>
+        <p v-if="at >= asks.length" class="ask now">Enter: to the bench</p>
         <RefusedLine :of="refused ?? wholeOf(error)" />
       </div>
       <div class="answer" data-testid="answer">
@@ -262,7 +272,7 @@ watch(request, () => (error.value = null))
   grid-template-rows: auto auto minmax(0, 1fr) auto;
   gap: 10px;
   padding: 18px 28px 10px;
-  height: 100vh;
+  height: 100%;
 }
 h1 {
   font-size: 30px;

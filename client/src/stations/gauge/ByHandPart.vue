@@ -31,7 +31,7 @@ const told = (): HandWork => ({ kind: props.asks.tells, ...sentOf(props.asks.que
 </script>
 
 <template>
-  <form class="by-hand" @submit.prevent="act(() => tell(told()))">
+  <form data-wanted="byHand" class="by-hand" @submit.prevent="act(() => tell(told()))">
     <fieldset :disabled="!may || busy">
       <legend>{{ asks.name }}</legend>
       <label v-for="q in asked" :key="q.ask"

@@ -7,19 +7,19 @@ import PartTabs from '../../controls/PartTabs.vue'
 import BraceletPart from './BraceletPart.vue'
 import ByHandPart from './ByHandPart.vue'
 import FigureLines from '../FigureLines.vue'
+import { useInAddress } from '../../controls/inAddress'
 import WristPart from './WristPart.vue'
 import { attachments, caseShapes } from './choices'
 import { useSaving } from '../../controls/saving'
 
 type Part = 'watch' | 'bracelet' | 'wrist'
-const { id, job, loop, figure: focusedOn, part: shown } = useJobHere()
+const { id, job, loop, figure: focusedOn, part: shown, sought } = useJobHere()
 const gauge = useGauge(id)
 const sheet = computed(() => gauge.sheet.data.value)
 const saving = useSaving()
 const { refused } = saving
 const disabled = computed(() => !job.value.may.gauge.ok)
 
-const part = ref<Part>('watch')
 const parts = computed(() =>
   (
     [
@@ -29,6 +29,8 @@ const parts = computed(() =>
     ] as const
   ).filter((p) => p.part !== 'bracelet' || sheet.value?.braceletWanted),
 )
+
+const part = useInAddress<Part>('part', 'watch', (word) => parts.value.some((p) => p.part === word))
 
 /** Figures asked for though this job does not need them. */
 const also = ref<GaugedFigure[]>([])
@@ -73,6 +75,28 @@ async function goTo(line: GaugeLine) {
   const of = partOf[line.of] ?? 'watch'
   await open(parts.value.some((p) => p.part === of) ? of : 'watch', line.figure)
 }
+
+// What is wanted next is on one of the parts.
+watch(
+  [sought, sheet],
+  async ([field, now]) => {
+    if (field === null || !now) return
+    const line = now.lines.find((l) => l.figure === field)
+    if (line) {
+      await goTo(line)
+      sought.value = null
+    } else if (field === 'bracelet') {
+      part.value = 'bracelet'
+      await nextTick()
+      const fields = [
+        ...(root.value?.querySelectorAll<HTMLInputElement>('.bracelet input:not([type=hidden])') ?? []),
+      ]
+      ;(fields.find((f) => f.value === '') ?? fields[0])?.focus()
+      sought.value = null
+    } else part.value = field === 'wear' ? 'wrist' : 'watch'
+  },
+  { immediate: true },
+)
 
 function choose(field: 'attachment' | 'caseShape' | 'family', value: string) {
   void saving.save(field, value, () => gauge.choose({ [field]: value }))

@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import ByField from '../../controls/ByField.vue'
-import { computed, nextTick, reactive, ref, useTemplateRef, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { useHandOver, useHandOverSheet } from '../../api/job'
 import { saidOf, wholeOf } from '../../api/refused'
+import DraftLine from '../../controls/DraftLine.vue'
 import PartTabs from '../../controls/PartTabs.vue'
+import { useActs } from '../../controls/acts'
+import { useDraft } from '../../controls/drafts'
+import { useInAddress } from '../../controls/inAddress'
 import { asDay } from '../../controls/days'
 import { useBench } from '../../api/bench'
 import { useJobHere } from '../../job/here'
@@ -20,13 +24,14 @@ const { data: sheet } = useHandOverSheet(id)
 const { sheet: bench } = useBench(id)
 
 type Part = 'done' | 'back' | 'paper' | 'again'
-const part = ref<Part>('done')
 const parts = computed<{ part: Part; title: string }[]>(() => [
   { part: 'done', title: 'Advice' },
   { part: 'back', title: 'Returned parts' },
   { part: 'paper', title: 'Paper' },
   ...(sheet.value?.closed ? [{ part: 'again' as const, title: 'New visit' }] : []),
 ])
+
+const part = useInAddress<Part>('part', 'done', (word) => parts.value.some((p) => p.part === word))
 
 const counts = reactive<Record<string, string>>({})
 const packed = reactive<Record<string, boolean>>({})
@@ -48,13 +53,6 @@ watch(
   { immediate: true },
 )
 const refusal = computed(() => wholeOf(handOver.error.value))
-/** Where one press closes it, that press is under the finger. */
-const asListed = useTemplateRef<{ $el: HTMLElement }>('asListed')
-watch(
-  () => sheet.value?.asListed,
-  (now) => now && void nextTick(() => asListed.value?.$el.focus()),
-  { immediate: true },
-)
 const unsettled = computed(() => bench.data.value?.notes.filter((n) => n.open) ?? [])
 // What was refused for want of an answer is no longer said once it is given.
 watch(
@@ -62,22 +60,55 @@ watch(
   () => handOver.reset(),
 )
 
+const draft = useDraft(
+  `hand-over of ${id.value}`,
+  () => ({
+    counts: { ...counts },
+    packed: { ...packed },
+    note: form.note,
+    observeOn: form.observeOn,
+    observeFor: form.observeFor,
+  }),
+  (kept) => {
+    Object.assign(counts, kept.counts)
+    Object.assign(packed, kept.packed)
+    Object.assign(form, { note: kept.note, observeOn: kept.observeOn, observeFor: kept.observeFor })
+  },
+)
+useActs(() => {
+  const now = sheet.value
+  if (!now?.ready || now.closed) return null
+  const busy = handOver.isPending.value
+  const acts = { back: { says: 'Bench', to: `/jobs/${job.value.id}/bench` } }
+  if (part.value === 'back') return { ...acts, first: { says: 'Close the job', form: 'hand-over', busy } }
+  if (now.asListed)
+    return {
+      ...acts,
+      lesser: [{ says: 'Count them', press: () => (part.value = 'back') }],
+      first: { says: 'As listed, collected: close the job', press: () => close(true), busy },
+    }
+  return { ...acts, first: { says: 'Count the parts', press: () => (part.value = 'back') } }
+})
+
 /** @param asListed Whether the list that is shown was counted in one look: every joint was checked at the bench. */
 function close(asListed = false) {
-  handOver.mutate({
-    counted: (sheet.value?.bag ?? []).map((line) => ({
-      key: line.key,
-      what: line.what,
-      count: asListed ? line.count : Math.trunc(Number(counts[line.key] ?? 0)) || 0,
-    })),
-    by: form.by,
-    note: form.note,
-    price: form.price,
-    goesBack: asListed ? 'collected' : goesBack.value,
-    packed: (sheet.value?.packed ?? []).map((line) => line.key).filter((key) => packed[key]),
-    observeOn: form.observeOn || null,
-    observeFor: form.observeFor,
-  })
+  handOver.mutate(
+    {
+      counted: (sheet.value?.bag ?? []).map((line) => ({
+        key: line.key,
+        what: line.what,
+        count: asListed ? line.count : Math.trunc(Number(counts[line.key] ?? 0)) || 0,
+      })),
+      by: form.by,
+      note: form.note,
+      price: form.price,
+      goesBack: asListed ? 'collected' : goesBack.value,
+      packed: (sheet.value?.packed ?? []).map((line) => line.key).filter((key) => packed[key]),
+      observeOn: form.observeOn || null,
+      observeFor: form.observeFor,
+    },
+    { onSuccess: () => draft.done() },
+  )
 }
 </script>
 
@@ -99,9 +130,6 @@ function close(asListed = false) {
               : `In the bag: ${sheet.bag.map((l) => `${l.count} ${l.what}`).join(', ')}.`
           }}
         </p>
-        <v-btn ref="asListed" color="primary" :loading="handOver.isPending.value" @click="close(true)"
-          >As listed, collected: close the job</v-btn
-        >
         <RefusedLine :of="refusal" />
       </div>
       <template v-if="sheet.advice.length > 0">
@@ -122,7 +150,8 @@ function close(asListed = false) {
 
     <template v-else-if="part === 'back'">
       <NotesPart :job-id="job.id" :notes="unsettled" :open="job.may.note.ok" title="Still open" />
-      <form @submit.prevent="close()">
+      <form id="hand-over" @submit.prevent="close()">
+        <DraftLine v-if="sheet.ready" :draft="draft" />
         <h2>The owner’s bag</h2>
         <p v-if="sheet.bag.length === 0">Nothing came out; the bag stays empty.</p>
         <table v-else>
@@ -201,7 +230,6 @@ function close(asListed = false) {
               :errors="saidOf(handOver.error.value, '$.by')"
             />
           </div>
-          <v-btn color="primary" type="submit" :loading="handOver.isPending.value">Close the job</v-btn>
         </template>
         <RefusedLine :of="refusal" />
       </form>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, nextTick, reactive, ref, watch } from 'vue'
 import { refDebounced } from '@vueuse/core'
 import { saidOf, wholeOf } from '../../api/refused'
 import {
@@ -18,7 +18,7 @@ import MatchCard from './MatchCard.vue'
 import VerdictRing from '../VerdictRing.vue'
 import { kinds, materials } from '../words'
 
-const { id, job, tried: looked, wide } = useJobHere()
+const { id, job, tried: looked, wide, sought } = useJobHere()
 
 const filter = reactive<MatchFilter>({
   kind: null,
@@ -94,6 +94,18 @@ function compare(of: Match) {
   else compared.value = [...compared.value.slice(-2), of]
   if (compared.value.length < 2) comparing.value = false
 }
+
+// The first of the list is the one that goes on best.
+watch(
+  [sought, sheet],
+  async ([field, now]) => {
+    if (field !== 'band' || !now) return
+    await nextTick()
+    document.querySelector<HTMLElement>('.bands .card h2 button')?.focus()
+    sought.value = null
+  },
+  { immediate: true },
+)
 
 const narrowing = ref(false)
 const needs = [

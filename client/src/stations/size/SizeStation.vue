@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { tenths } from '../../api/tenths'
-import { useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { useAgree, useArrange, useBackToPlan } from '../../api/job'
+import { useAgree, useArrange } from '../../api/job'
 import type { Alternative, ByHand } from '../../api/shop'
 import { wholeOf } from '../../api/refused'
 import PartTabs from '../../controls/PartTabs.vue'
+import { useActs } from '../../controls/acts'
+import { useInAddress } from '../../controls/inAddress'
 import { pathOf } from '../../job/stations'
 import CuresPart from './CuresPart.vue'
 import HabitsPart from './HabitsPart.vue'
@@ -24,7 +25,6 @@ import RefusedLine from '../../controls/RefusedLine.vue'
 const { id, job, loop, at, hand } = useJobHere()
 
 const router = useRouter()
-const backToPlan = useBackToPlan(id)
 const arrange = useArrange(id)
 const agree = useAgree(id)
 const open = computed(() => job.value.may.arrange.ok)
@@ -57,10 +57,7 @@ const parts = computed(() =>
   ).filter((p) => p.for === 'all' || p.for === build.value),
 )
 type Part = 'plan' | 'hand' | 'others' | 'straps' | 'ways' | 'reach' | 'school' | 'habits'
-const part = ref<Part>('plan')
-watch(parts, (now) => {
-  if (!now.some((p) => p.part === part.value)) part.value = 'plan'
-})
+const part = useInAddress<Part>('part', 'plan', (word) => parts.value.some((p) => p.part === word))
 const joints = computed(
   () => (loop.value?.layOut?.twelveJoints?.length ?? 0) + (loop.value?.layOut?.sixJoints?.length ?? 0),
 )
@@ -95,26 +92,35 @@ async function goBackTo({ variant }: Tried) {
 }
 
 const refusal = computed(() =>
-  wholeOf(notReturned.value ?? agree.error.value ?? arrange.error.value ?? backToPlan.error.value),
+  wholeOf(notReturned.value ?? agree.error.value ?? arrange.error.value ?? hand.plannerRefused.value),
 )
 
-function back() {
-  if (open.value && loop.value && !loop.value.isPlanned) backToPlan.mutate()
-}
-
-useEventListener('keydown', (event: KeyboardEvent) => {
-  const typing =
-    event.target instanceof HTMLElement && event.target.closest('input, textarea, [role="combobox"]')
-  if (typing || event.ctrlKey || event.metaKey || event.altKey) return
-  if (event.key === 'p' || event.key === 'P') {
-    event.preventDefault()
-    back()
-  }
-})
+const back = hand.planner
 
 function take() {
   agree.mutate(undefined, { onSuccess: (job) => router.push(`/jobs/${job.id}/${pathOf.bench}`) })
 }
+useActs(() => {
+  if (!loop.value?.figures || !open.value) return null
+  // What is approved and unchanged leads on; what waits for something says so in the bar.
+  if (job.value.planAgreed && !job.value.may.agree.ok) return null
+  if (!job.value.may.agree.ok && job.value.stations.find((s) => s.station === 'size')?.wants) return null
+  return {
+    back: { says: 'Clasp', to: `/jobs/${job.value.id}/${pathOf.clasp}` },
+    lesser: loop.value.isPlanned ? [] : [{ says: 'Planner’s answer', press: back }],
+    first: {
+      says: !isMade.value
+        ? 'To the bench all the same: it cannot be worn yet'
+        : job.value.planAgreed
+          ? 'Approve the new plan'
+          : 'Approve the plan',
+      press: take,
+      busy: agree.isPending.value,
+      quiet: !isMade.value,
+      off: job.value.may.agree.ok ? null : job.value.may.agree.why,
+    },
+  }
+})
 </script>
 
 <template>
@@ -131,24 +137,6 @@ function take() {
     <p v-if="loop.notice" class="notice">{{ loop.notice }}</p>
     <p class="verdict" data-testid="verdict">{{ loop.says }}</p>
     <p data-testid="planner">{{ loop.plannersSay }}</p>
-    <div v-if="open" class="row">
-      <v-btn
-        color="primary"
-        :variant="isMade ? 'flat' : 'outlined'"
-        :disabled="!job.may.agree.ok"
-        :loading="agree.isPending.value"
-        @click="take"
-      >
-        {{
-          !isMade
-            ? 'To the bench all the same: it cannot be worn yet'
-            : job.planAgreed
-              ? 'Approve the new plan'
-              : 'Approve the plan'
-        }}
-      </v-btn>
-      <v-btn variant="outlined" :disabled="loop.isPlanned" @click="back">Planner’s answer (P)</v-btn>
-    </div>
     <p v-if="open && !job.may.agree.ok" class="refused" data-testid="not-agreed">{{ job.may.agree.why }}</p>
     <p v-if="job.extraHole != null" class="row">
       <span>One hole more is punched at the bench; it cannot be undone.</span>
@@ -218,7 +206,8 @@ function take() {
       </div>
       <p v-if="clasp" class="quiet keys">
         On the lay-out: arrow keys go from link to link, Space takes one out or puts it back, M moves it to
-        the other side, N keeps it for good, up and down move the micro-adjust.
+        the other side, N keeps it for good, P goes back to the planner’s answer, up and down move the
+        micro-adjust.
       </p>
     </template>
     <p v-if="!open && job.may.gauge.ok" class="quiet">{{ job.may.arrange.why }}</p>

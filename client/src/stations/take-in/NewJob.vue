@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core'
+import { useLocalStorage, useTitle } from '@vueuse/core'
+import { useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { useTakeIn, type TakeIn } from '../../api/shop'
 import { dayFromNow } from '../../controls/days'
@@ -8,6 +9,8 @@ import TakeInForm from './TakeInForm.vue'
 
 const router = useRouter()
 const initials = useLocalStorage('iron-loop-initials', '')
+const form = useTemplateRef<{ saved: () => void }>('form')
+useTitle('Take in a job – Iron Loop')
 const { mutate, error, isPending, isSuccess } = useTakeIn()
 const start: TakeIn = {
   client: '',
@@ -24,6 +27,7 @@ const start: TakeIn = {
 function done(heard: TakeIn) {
   mutate(heard, {
     onSuccess: (job) => {
+      form.value?.saved()
       initials.value = job.takenInBy
       return router.push(`/jobs/${job.id}/${pathOf.gauge}`)
     },
@@ -35,7 +39,7 @@ function done(heard: TakeIn) {
   <section class="new">
     <h1>Take in a job</h1>
     <p class="says">Who, which watch, what is asked for. Everything else is gauged.</p>
-    <TakeInForm :start="start" act="Take it in" :error="error" :busy="isPending || isSuccess" @done="done" />
+    <TakeInForm ref="form" :start="start" :error="error" :busy="isPending || isSuccess" @done="done" />
   </section>
 </template>
 

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import ByField from '../../controls/ByField.vue'
+import DraftLine from '../../controls/DraftLine.vue'
+import { useActs } from '../../controls/acts'
+import { useDraft } from '../../controls/drafts'
 import { refDebounced } from '@vueuse/core'
 import { computed, reactive, ref, watch } from 'vue'
 import { useClients, type TakeIn } from '../../api/shop'
@@ -8,7 +11,14 @@ import { follow, type Clash } from './merge'
 import { requests } from '../../job/requests'
 import ClashForm from './ClashForm.vue'
 
-const props = defineProps<{ start: TakeIn; act: string; error: unknown; busy: boolean; disabled?: boolean }>()
+const props = defineProps<{
+  start: TakeIn
+  /** The job that is corrected; none where one is taken in. */
+  job?: number | undefined
+  error: unknown
+  busy: boolean
+  disabled?: boolean
+}>()
 const emit = defineEmits<{ done: [heard: TakeIn] }>()
 const heard = reactive<TakeIn>({ ...props.start })
 
@@ -22,6 +32,7 @@ watch(
     clashes.value = followed.clashes
   },
 )
+defineExpose({ saved: () => draft.done() })
 /** One job a press: what is being hung on the rack is not hung there twice. */
 function submit() {
   if (!props.busy) emit('done', { ...heard })
@@ -31,6 +42,26 @@ function chosen(fields: Partial<TakeIn>) {
   clashes.value = []
   submit()
 }
+
+const draft = useDraft(
+  props.job === undefined ? 'take-in' : `take-in of ${props.job}`,
+  () => ({ ...heard, by: '', promised: props.job === undefined ? '' : heard.promised }),
+  (kept) => Object.assign(heard, { ...kept, by: heard.by, promised: kept.promised || heard.promised }),
+)
+const isChanged = computed(() => JSON.stringify({ ...heard }) !== JSON.stringify({ ...props.start }))
+// What is stored stands in the form as the shop has it.
+watch(
+  () => props.start,
+  () => !isChanged.value && draft.done(),
+)
+useActs(() => {
+  if (props.disabled || clashes.value.length > 0) return null
+  if (props.job !== undefined && !isChanged.value) return null
+  return {
+    back: { says: 'Start', to: '/' },
+    first: { says: props.job === undefined ? 'Take it in' : 'Save', form: 'take-in', busy: props.busy },
+  }
+})
 
 const typed = ref('')
 const { data: known } = useClients(refDebounced(typed, 120))
@@ -46,11 +77,12 @@ function seenBefore() {
 
 <template>
   <ClashForm v-if="clashes.length > 0" :clashes="clashes" @chosen="chosen" />
-  <form v-else class="form" @submit.prevent="submit">
+  <form v-else id="take-in" class="form" @submit.prevent="submit">
+    <DraftLine :draft="draft" />
     <v-combobox
       v-model="heard.client"
       v-model:search="typed"
-      :items="known ?? []"
+      :items="typed ? (known ?? []) : []"
       item-title="name"
       item-value="name"
       :return-object="false"
@@ -136,7 +168,6 @@ function seenBefore() {
       :disabled="disabled"
       :errors="saidOf(error, '$.by')"
     />
-    <v-btn v-if="!disabled" class="act" color="primary" type="submit" :loading="busy">{{ act }}</v-btn>
     <p v-if="error" class="wide refused" role="alert">{{ titleOf(error) }}</p>
   </form>
 </template>
@@ -155,10 +186,6 @@ function seenBefore() {
   display: flex;
   gap: 8px;
   align-items: baseline;
-}
-.act {
-  grid-column: 1 / -1;
-  justify-self: start;
 }
 @media (max-width: 800px) {
   .form {

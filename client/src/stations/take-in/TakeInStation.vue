@@ -31,7 +31,7 @@ const start = computed<TakeIn>(() => ({
 <template>
   <TakeInForm
     :start="start"
-    act="Save"
+    :job="job.id"
     :error="correct.error.value"
     :busy="correct.isPending.value"
     :disabled="!job.may.putRight.ok"

@@ -69,7 +69,7 @@ internal static class CounterEndpoints
         var offers = heard.Request == Request.ReplaceClasp ? Clasps(work, file) : asksForBands ? Bands(work, file, bands) : [];
         var agreed = may.Ok ? AgreedPlan.Of(file, clock.GetUtcNow()).Job : null;
         return new CounterAnswer(
-            Asking.Missing(file),
+            [.. Asking.Missing(file).Select(m => m.Words)],
             agreed is null ? "" : WhatWasDone.Say(agreed),
             offers,
             [.. agreed?.Bench.Left.Select(s => s.Says) ?? []],

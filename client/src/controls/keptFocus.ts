@@ -1,0 +1,46 @@
+import { useEventListener } from '@vueuse/core'
+import { onScopeDispose } from 'vue'
+import { focusFirstAct } from './acts'
+
+/** Puts the keyboard on the heading of what is shown, where nothing else is to be on it. */
+export function focusHeading() {
+  const heading = document.querySelector<HTMLElement>('main h1, main h2, main')
+  if (!heading) return
+  heading.tabIndex = -1
+  heading.focus({ preventScroll: true })
+}
+
+/**
+ * The keyboard is never left on nothing: where what it was on goes away, or is of no use any more, it goes to the act
+ * that comes next, else to the heading.
+ */
+export function useKeptFocus() {
+  let last: HTMLElement | null = null
+  let timer: ReturnType<typeof setTimeout> | undefined
+  useEventListener(document, 'focusin', (event: FocusEvent) => (last = event.target as HTMLElement))
+  // Whoever presses beside everything means to.
+  useEventListener(document, 'pointerdown', () => (last = null), { capture: true })
+
+  const isLost = () => document.activeElement === document.body || document.activeElement === null
+  function look() {
+    if (!last || !isLost()) return
+    const isGone = !last.isConnected || !last.checkVisibility()
+    if (!isGone && !last.matches(':disabled')) return last.focus()
+    clearTimeout(timer)
+    // What comes in its place, or comes back, has its chance first.
+    timer = setTimeout(
+      () => {
+        if (!isLost()) return
+        if (last?.isConnected && !last.matches(':disabled') && last.checkVisibility()) last.focus()
+        else if (!focusFirstAct()) focusHeading()
+      },
+      isGone ? 60 : 700,
+    )
+  }
+  const watched = new MutationObserver(look)
+  watched.observe(document.body, { childList: true, subtree: true, attributeFilter: ['disabled'] })
+  onScopeDispose(() => {
+    watched.disconnect()
+    clearTimeout(timer)
+  })
+}
