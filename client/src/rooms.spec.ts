@@ -10,7 +10,7 @@ const asks: Record<string, string[]> = {
   job: ['controls', 'drawing', 'stations/index'],
   stations: ['controls', 'drawing', 'job'],
   shop: ['controls', 'drawing', 'job'],
-  frame: ['controls', 'shop'],
+  frame: ['controls', 'job', 'shop'],
 }
 
 function imports(path: string, text: string): string[] {

@@ -41,7 +41,7 @@ public sealed class CounterTests : IDisposable
         foreach (var (request, typed, most, says) in Short)
         {
             (1 + typed.Length).ShouldBeLessThanOrEqualTo(most, request);
-            _screen.Key(Keys.F9);
+            _screen.Key(Keys.F8);
             _screen.Until(() => _screen.Focused.GetAttribute("data-testid") == "keys" && _screen.All(".ask").Count == 2, $"an empty sheet for {request}");
             // Fingers are faster than the line: no key waits for an answer.
             _screen.Key(typed.Replace(Enter, Keys.Enter, StringComparison.Ordinal));
@@ -64,7 +64,7 @@ public sealed class CounterTests : IDisposable
             ($"42{Keys.Enter}{Keys.Enter}2{Keys.Enter}", "2 links taken out of the 12 side."), ($"8{Keys.Enter}{Keys.Enter}{Keys.Enter}", "Band taken off and put on again."),
             ($"6{Keys.Enter}3+{Keys.Enter}", "Closed in hole 4 from the tight end")])
         {
-            _screen.Key(Keys.F9);
+            _screen.Key(Keys.F8);
             _screen.Until(() => _screen.Focused.GetAttribute("data-testid") == "keys" && _screen.All(".ask").Count == 2, "an empty sheet");
             _screen.Key(typed);
             _screen.Until(() => _screen.Path.EndsWith("/bench", StringComparison.Ordinal), "the bench");

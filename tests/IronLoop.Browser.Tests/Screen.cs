@@ -18,6 +18,9 @@ public sealed class Screen : IDisposable
 
     public string Path => new Uri(_driver.Url).AbsolutePath;
 
+    /// <summary>Where the page is, with what it asks for.</summary>
+    public string Address => new Uri(_driver.Url).PathAndQuery;
+
     public void Resize(int width, int height) =>
         _driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>
         {
@@ -123,6 +126,9 @@ public sealed class Screen : IDisposable
     }
 
     public void Key(string keys) => new OpenQA.Selenium.Interactions.Actions(_driver).SendKeys(keys).Perform();
+
+    /// <summary>Presses the keys that lead to the next tag.</summary>
+    public void Next() => new OpenQA.Selenium.Interactions.Actions(_driver).KeyDown(Keys.Control).SendKeys(Keys.ArrowDown).KeyUp(Keys.Control).Perform();
 
     /// <summary>Types at a set pace, as fingers do; 0 is all in one burst. Shift is held until it comes again.</summary>
     public void Key(string keys, int millisecondsAKey)

@@ -78,6 +78,7 @@ public sealed class TakeInTests : IDisposable
         _screen.Until(() => _screen.All(".tag").Count > 10);
         _screen.Type("rackWords", "ostwick field");
         _screen.Until(() => _screen.All(".tag").Count == 2, "two field watches");
+        _screen.Press("All");
         _screen.Find("select[name=rackState]").SendKeys("Match");
         _screen.Until(() => _screen.All(".tag").Count == 1, "the one at Match");
         _screen.Find("select[name=rackBy]").SendKeys("TB");

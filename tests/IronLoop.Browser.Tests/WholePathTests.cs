@@ -151,7 +151,7 @@ public sealed class WholePathTests : IDisposable
         _screen.UntilSays("The fourth hole from the tight end is nearest");
         _screen.Press("Tighter");
         _screen.Until(() => _screen.Told("position") == "3");
-        _screen.Press("Planner’s answer (P)");
+        _screen.Press("Planner’s answer");
         _screen.Until(() => _screen.Told("position") == "4");
 
         OpenTag("Ketil Orrel");

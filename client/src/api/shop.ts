@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { computed, toValue, type MaybeRefOrGetter, type Ref } from 'vue'
 import { RefusedError, type Problem } from './refused'
 import { api } from './http'
 import type { components } from './schema'
@@ -67,8 +67,8 @@ export function useRack(words: MaybeRefOrGetter<string> = '', by: MaybeRefOrGett
   })
 }
 
-export function useFitters() {
-  return useQuery({ queryKey: ['fitters'], queryFn: () => answered(api.GET('/api/fitters')) })
+export function useFitters(enabled: Ref<boolean>) {
+  return useQuery({ queryKey: ['fitters'], enabled, queryFn: () => answered(api.GET('/api/fitters')) })
 }
 
 /** Clients found as their name is typed. */

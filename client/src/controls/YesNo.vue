@@ -42,7 +42,7 @@ const emit = defineEmits<{ answered: [answer: string] }>()
   min-width: 180px;
 }
 .ask button {
-  min-height: 40px;
+  min-height: 44px;
   min-width: 56px;
   padding: 0 8px;
   border: 1px solid rgb(var(--v-theme-hairline));

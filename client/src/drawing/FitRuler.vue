@@ -21,18 +21,20 @@ const word = computed(
   <div class="ruler" :class="temper">
     <span class="label">{{ name }}</span>
     <span class="figure mm">{{ ruler.text }}</span>
-    <svg viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
-      <rect
-        v-if="from !== null"
-        class="window"
-        :x="from"
-        y="0"
-        :width="Math.max(0.6, to - from)"
-        height="10"
-      />
-      <line class="line" x1="0" x2="100" y1="10" y2="10" />
-    </svg>
-    <span class="marker" :style="{ left: `${at}%` }" aria-hidden="true" />
+    <div class="scale" aria-hidden="true">
+      <svg viewBox="0 0 100 10" preserveAspectRatio="none">
+        <rect
+          v-if="from !== null"
+          class="window"
+          :x="from"
+          y="0"
+          :width="Math.max(0.6, to - from)"
+          height="10"
+        />
+        <line class="line" x1="0" x2="100" y1="10" y2="10" />
+      </svg>
+      <span class="marker" :style="{ left: `${at}%` }" />
+    </div>
     <span class="figure quiet inch">{{ ruler.inches }}</span>
     <span class="word">{{ word }}</span>
   </div>
@@ -40,11 +42,10 @@ const word = computed(
 
 <style scoped>
 .ruler {
-  position: relative;
   display: grid;
   grid-template-columns: 1fr auto;
   align-items: baseline;
-  padding-bottom: 20px;
+  gap: 0 8px;
 }
 .label {
   font-weight: 600;
@@ -54,13 +55,15 @@ const word = computed(
   font-weight: 600;
 }
 .inch {
-  position: absolute;
-  left: 0;
-  bottom: -1px;
   font-size: 14px;
 }
-svg {
+/* The marker stands on the line, above and below it nothing but room. */
+.scale {
+  position: relative;
   grid-column: 1 / -1;
+  padding-top: 5px;
+}
+svg {
   width: 100%;
   height: 16px;
   display: block;
@@ -76,23 +79,16 @@ svg {
 }
 .marker {
   position: absolute;
-  bottom: 16px;
+  bottom: 0;
   width: 4px;
-  height: 26px;
+  height: 20px;
   margin-left: -2px;
   background: rgb(var(--v-theme-on-surface));
 }
 .word {
-  position: absolute;
-  right: 0;
-  bottom: -1px;
+  text-align: right;
   font-size: 14px;
   color: rgb(var(--v-theme-iron));
-}
-@media (max-width: 1100px) {
-  .ruler {
-    grid-template-columns: 1fr;
-  }
 }
 /* The colours of heated steel, for ease alone: straw right, blue tight, rust loose. */
 .right .marker,

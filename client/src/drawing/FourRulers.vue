@@ -6,7 +6,7 @@ defineProps<{ rulers: Rulers }>()
 </script>
 
 <template>
-  <div class="four" aria-live="polite">
+  <div class="four">
     <FitRuler name="Ease" :ruler="rulers.ease" :least="-2" :most="18" :temper="rulers.temper" />
     <FitRuler v-if="rulers.offCentre" name="Off-centre" :ruler="rulers.offCentre" :least="-8" :most="8" />
     <p v-else class="quiet">Off-centre: not known</p>
@@ -21,7 +21,7 @@ defineProps<{ rulers: Rulers }>()
   grid-template-columns: 1fr 1fr;
   gap: 8px 28px;
 }
-@media (max-width: 960px) {
+@media (max-width: 600px) {
   .four {
     grid-template-columns: 1fr;
   }

@@ -1,17 +1,21 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { useMediaQuery } from '@vueuse/core'
+import { computed, nextTick, ref, useId, useTemplateRef, watch } from 'vue'
 import type { BenchPlace } from '../api/bench'
 import type { LayOut, PlacedLink, Shape, Side } from '../api/shop'
 import HeldLinks from './HeldLinks.vue'
 import PictureShapes from './PictureShapes.vue'
-import { viewBoxOf } from './picture'
+import { useReadable } from './readable'
 import { onTheMat, type Place } from './rows'
+import { layOutTold } from './told'
 
 const props = defineProps<{
   layOut: LayOut
   changeable: boolean
   /** Where the bench step is worked. */
   marked?: BenchPlace | null
+  /** The link that was gone to elsewhere. */
+  at?: Place | null
 }>()
 const emit = defineEmits<{
   toggle: [place: Place]
@@ -25,6 +29,13 @@ const emit = defineEmits<{
 const here = ref(0)
 const root = useTemplateRef<SVGSVGElement>('root')
 const places = computed(() => onTheMat(props.layOut))
+watch(
+  () => props.at,
+  (now) => {
+    const to = places.value.findIndex((p) => p.side === now?.side && p.ordinal === now?.ordinal)
+    if (to >= 0) here.value = to
+  },
+)
 watch(places, (now) => (here.value = Math.min(here.value, Math.max(0, now.length - 1))))
 
 interface Drawn {
@@ -38,6 +49,36 @@ interface Drawn {
 
 const along = (side: Side) => (side === 'twelve' ? props.layOut.twelveAlongMm : props.layOut.sixAlongMm)
 const drawn = computed(() => props.layOut.drawn)
+/** On a phone the band lies in two rows: its 12 side above, its 6 side below, each with half of the head. */
+const isNarrow = useMediaQuery('(max-width: 600px)')
+interface Window {
+  left: number
+  width: number
+  y: number
+  of: Side | null
+}
+const windows = computed<Window[]>(() => {
+  const { left, top, width, height } = drawn.value
+  if (!isNarrow.value) return [{ left, width, y: top, of: null }]
+  const middle = (along('twelve')[0] ?? 0) / 2 + (along('six')[0] ?? 0) / 2
+  const half = Math.max(middle - left, left + width - middle)
+  return [
+    { left: middle - half, width: half, y: top, of: 'twelve' },
+    { left: middle, width: half, y: top + height, of: 'six' },
+  ]
+})
+const { readable } = useReadable(root, () => ({
+  width: windows.value[0]!.width,
+  height: drawn.value.height * windows.value.length,
+}))
+/** Of a run of links that are drawn too narrow for a word each, the first says it for all. */
+const wordsOf = (one: Drawn, i: number) => {
+  const words = readable(one.words)
+  const before = links.value[i - 1]
+  const isRun = before?.place.side === one.place.side && before.link.fate === one.link.fate
+  return isRun && words.some((w) => w.high * 1.9 > one.width) ? [] : words
+}
+const toldId = useId()
 const lies = (of: Shape['of'], place: Place) => of?.side === place.side && of.ordinal === place.ordinal
 
 /** What of the picture is each link's; the rest lies under them. */
@@ -140,36 +181,49 @@ function onKey(event: KeyboardEvent, drawn: Drawn, index: number) {
   <svg
     ref="root"
     class="mat"
-    :viewBox="viewBoxOf(drawn)"
+    :viewBox="`${drawn.left} ${drawn.top} ${windows[0]!.width} ${drawn.height * windows.length}`"
     preserveAspectRatio="xMidYMid meet"
     role="group"
     aria-label="The band opened flat: 12 side left, 6 side right"
+    :aria-describedby="toldId"
   >
     <HeldLinks />
-    <PictureShapes :shapes="ground" :words="drawn.words.filter((w) => !w.of)" />
-    <path
-      v-for="x in worked"
-      :key="`worked-${x}`"
-      class="worked-at"
-      :d="`M${x} -1.5l-2.6 -4.6h5.2zM${x} -1v${layOut.bandHighMm + 2}`"
-    />
-    <g
-      v-for="(one, i) in links"
-      :key="`${one.place.side}-${one.place.ordinal}`"
-      class="link"
-      :class="one.link.fate"
-      role="checkbox"
-      :aria-checked="one.link.fate !== 'leaves'"
-      :aria-disabled="!changeable || one.link.fate === 'fixed'"
-      :aria-label="describe(one)"
-      :tabindex="i === here ? 0 : -1"
-      @click="toggle(one, i)"
-      @focus="emit('here', one.place)"
-      @keydown="onKey($event, one, i)"
+    <desc :id="toldId">{{ layOutTold(layOut) }}</desc>
+    <svg
+      v-for="w in windows"
+      :key="w.left"
+      :x="drawn.left"
+      :y="w.y"
+      :width="w.width"
+      :height="drawn.height"
+      :viewBox="`${w.left} ${drawn.top} ${w.width} ${drawn.height}`"
     >
-      <rect class="target" :x="one.x" :y="drawn.top" :width="one.width" :height="drawn.height" />
-      <PictureShapes :shapes="one.shapes" :words="one.words" :worked="isWorked" />
-    </g>
+      <PictureShapes :shapes="ground" :words="readable(drawn.words.filter((word) => !word.of))" />
+      <path
+        v-for="x in worked"
+        :key="`worked-${x}`"
+        class="worked-at"
+        :d="`M${x} -1.5l-2.6 -4.6h5.2zM${x} -1v${layOut.bandHighMm + 2}`"
+      />
+      <template v-for="(one, i) in links" :key="`${one.place.side}-${one.place.ordinal}`">
+        <g
+          v-if="!w.of || w.of === one.place.side"
+          class="link"
+          :class="[one.link.fate, { at: at?.side === one.place.side && at.ordinal === one.place.ordinal }]"
+          role="checkbox"
+          :aria-checked="one.link.fate !== 'leaves'"
+          :aria-disabled="!changeable || one.link.fate === 'fixed'"
+          :aria-label="describe(one)"
+          :tabindex="i === here ? 0 : -1"
+          @click="toggle(one, i)"
+          @focus="emit('here', one.place)"
+          @keydown="onKey($event, one, i)"
+        >
+          <rect class="target" :x="one.x" :y="drawn.top" :width="one.width" :height="drawn.height" />
+          <PictureShapes :shapes="one.shapes" :words="wordsOf(one, i)" :worked="isWorked" />
+        </g>
+      </template>
+    </svg>
   </svg>
 </template>
 
@@ -189,7 +243,8 @@ function onKey(event: KeyboardEvent, drawn: Drawn, index: number) {
 .target {
   fill: transparent;
 }
-.link:focus-visible :deep(path:first-of-type) {
+.link:focus-visible :deep(path:first-of-type),
+.link.at :deep(path:first-of-type) {
   stroke: rgb(var(--v-theme-primary));
   stroke-width: 1.3;
   stroke-dasharray: none;

@@ -6,10 +6,10 @@ defineProps<{ target: number }>()
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${width} 20`" aria-hidden="true">
+  <svg :viewBox="`0 0 ${width} 22`" aria-hidden="true">
     <g v-for="mm in ticks(target)" :key="mm">
       <line :x1="place(mm, target)" :x2="place(mm, target)" y1="0" y2="4" />
-      <text :x="place(mm, target)" y="16">{{ mm }}</text>
+      <text :x="place(mm, target)" y="18">{{ mm }}</text>
     </g>
   </svg>
 </template>
@@ -25,7 +25,7 @@ line {
   stroke-width: 1;
 }
 text {
-  font: 400 11px var(--figure);
+  font: 400 15px var(--figure);
   fill: rgb(var(--v-theme-iron));
   text-anchor: middle;
 }

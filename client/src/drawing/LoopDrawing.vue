@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import type { BenchPlace } from '../api/bench'
 import type { Picture, Shape, Word } from '../api/shop'
 import HeldLinks from './HeldLinks.vue'
 import PictureShapes from './PictureShapes.vue'
 import { viewBoxOf } from './picture'
+import { useReadable } from './readable'
 
 const props = defineProps<{
   drawing: Picture
@@ -14,6 +15,8 @@ const props = defineProps<{
   marked?: BenchPlace | null
 }>()
 
+const svg = useTemplateRef<SVGSVGElement>('svg')
+const { readable } = useReadable(svg, () => props.drawing)
 /** Small, only what cannot be seen from the drawing is said, and larger. */
 const words = computed(() =>
   props.small
@@ -33,13 +36,14 @@ function isWorked({ of }: Shape | Word) {
 
 <template>
   <svg
+    ref="svg"
     class="loop"
     :viewBox="viewBoxOf(drawing)"
     role="img"
     aria-label="The closed loop round the wrist, to scale"
   >
     <HeldLinks />
-    <PictureShapes :shapes="drawing.shapes" :words="words" :worked="isWorked" />
+    <PictureShapes :shapes="drawing.shapes" :words="readable(words)" :worked="isWorked" />
   </svg>
 </template>
 

@@ -9,6 +9,7 @@ import { focusFirstAct } from '../controls/acts'
 import { actOf, keyOf, type KeyAct } from '../controls/keys'
 import { focusHeading, useKeptFocus } from '../controls/keptFocus'
 import { useBursts } from './bursts'
+import { useFields } from './fields'
 import JobRack from '../shop/JobRack.vue'
 import ActBar from './ActBar.vue'
 import ShopNotice from './ShopNotice.vue'
@@ -61,6 +62,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   does[act]()
 })
 useBursts()
+useFields()
 
 /** On a tablet or a phone the rack is one press away, and makes way once a tag is taken. */
 const rackOpen = ref(false)
@@ -195,7 +197,7 @@ const whoIsHere = computed(() =>
   padding: 0 6px;
 }
 .top .v-btn {
-  min-width: 0;
+  min-width: 44px;
   padding: 0 9px;
 }
 .name {
@@ -250,7 +252,7 @@ const whoIsHere = computed(() =>
   fill: rgb(var(--v-theme-primary));
 }
 .foot :deep(.v-btn) {
-  min-width: 0;
+  min-width: 52px;
   padding: 0 8px;
 }
 .who,
@@ -289,15 +291,12 @@ const whoIsHere = computed(() =>
   .under {
     flex: 1;
     display: flex;
-    padding: 6px 14px 0;
+    padding: 4px 14px 0;
   }
   .foot {
     display: flex;
     justify-content: space-between;
     border-top: 1px solid rgb(var(--v-theme-hairline));
-  }
-  .who {
-    margin-top: -10px;
   }
 }
 </style>

@@ -38,12 +38,12 @@ describe('the door', () => {
     expect(told.signIn).not.toHaveBeenCalled()
   })
 
-  it('says a refusal, keeps the initials, and lets go of the passphrase', async () => {
+  it('says a refusal, and what was typed stays', async () => {
     told.door.value = { isFirst: false }
     told.signIn.mockRejectedValue(new RefusedError({ title: 'Initials or passphrase are wrong.' }, 401))
     const view = await goIn()
     expect(view.find('.refused').text()).toContain('Initials or passphrase are wrong.')
     expect((view.find('[name=initials]').element as HTMLInputElement).value).toBe('tb')
-    expect((view.find('[name=passphrase]').element as HTMLInputElement).value).toBe('')
+    expect((view.find('[name=passphrase]').element as HTMLInputElement).value).toBe(passphrase)
   })
 })

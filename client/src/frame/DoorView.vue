@@ -16,10 +16,10 @@ async function goIn() {
   try {
     await (isFirst.value ? first : signIn)({ ...form })
   } catch (refused) {
+    // What was typed stays, so that one wrong letter is mended and not all of it typed anew.
     error.value = refused
   } finally {
     busy.value = false
-    form.passphrase = ''
   }
 }
 </script>

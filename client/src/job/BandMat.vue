@@ -11,6 +11,7 @@ const { loop, marked, at, hand, changeable } = useJobHere()
       :lay-out="loop.layOut"
       :changeable="changeable"
       :marked="marked"
+      :at="changeable ? at : null"
       @toggle="hand.toggle"
       @position="hand.move"
       @here="at = $event"
@@ -24,5 +25,10 @@ const { loop, marked, at, hand, changeable } = useJobHere()
 <style scoped>
 .band {
   height: 114px;
+}
+@media (max-width: 600px) {
+  .band {
+    height: 180px;
+  }
 }
 </style>

@@ -2,11 +2,13 @@
 import { computed } from 'vue'
 import FourRulers from '../drawing/FourRulers.vue'
 import LoopDrawing from '../drawing/LoopDrawing.vue'
+import { layOutTold, loopTold } from '../drawing/told'
 import { useJobHere } from './here'
 
 /** Without rulers, another thing is measured by now. */
 withDefaults(defineProps<{ rulers?: boolean; small?: boolean }>(), { rulers: true })
 const { job, loop, marked } = useJobHere()
+const isWatched = computed(() => ['size', 'bench'].includes(job.value.next))
 /** Work that looks for no band and judges no length has no loop to wait for. */
 const isWaited = computed(() =>
   job.value.stations.some((s) => (s.station === 'match' || s.station === 'size') && s.used),
@@ -19,6 +21,9 @@ const isWaited = computed(() =>
   </div>
   <p v-else-if="isWaited" class="quiet empty">
     The loop is drawn here once lug-to-lug, wrist and wear preference are gauged.
+  </p>
+  <p v-if="loop" class="unseen" :aria-live="isWatched ? 'polite' : 'off'" data-testid="told">
+    {{ loopTold(loop) }} {{ loop.layOut ? layOutTold(loop.layOut) : '' }}
   </p>
   <FourRulers v-if="rulers && loop?.rulers" :rulers="loop.rulers" />
 </template>

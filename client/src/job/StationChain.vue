@@ -48,7 +48,6 @@ useRoving(chain, 'a', '.here')
   text-decoration: none;
   font-weight: 600;
   white-space: nowrap;
-  overflow: visible;
 }
 .link.done {
   margin: 0 0 4px;
@@ -90,6 +89,12 @@ useRoving(chain, 'a', '.here')
   }
 }
 @media (max-width: 960px) {
+  .link {
+    padding-left: 8px;
+    font-size: 16px;
+  }
+}
+@media (max-width: 600px) {
   .chain {
     grid-template-columns: repeat(4, minmax(0, 1fr));
     row-gap: 4px;

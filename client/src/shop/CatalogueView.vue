@@ -207,7 +207,7 @@ progress {
   text-overflow: ellipsis;
 }
 .columns select {
-  min-height: 36px;
+  min-height: 44px;
   border: 1px solid rgb(var(--v-theme-hairline));
   color: inherit;
   background: rgb(var(--v-theme-background));

@@ -42,7 +42,7 @@ useTitle(() => `${here.value?.title ?? 'Shop'} – Iron Loop`)
       <router-link v-for="p in shopParts" :key="p.part" :to="`/house/${p.part}`">{{ p.title }}</router-link>
     </nav>
     <component :is="views[here.part]" v-if="here" />
-    <p v-else class="says" role="alert">The shop has no page “{{ route.params.part }}”.</p>
+    <h1 v-else role="alert">The shop has no page “{{ route.params.part }}”.</h1>
   </section>
 </template>
 

@@ -14,7 +14,6 @@ const words = ref('')
 const by = ref('')
 const state = ref('')
 const { data: found, error, isLoading } = useRack(refDebounced(words, 150), by)
-const { data: fitters } = useFitters()
 const tags = computed(() =>
   found.value?.filter((t) => {
     if (state.value === 'late') return t.late
@@ -41,6 +40,7 @@ watch(
   { flush: 'post' },
 )
 const narrowing = ref(false)
+const { data: fitters } = useFitters(narrowing)
 const sought = computed(() => words.value !== '' || by.value !== '' || state.value !== '')
 </script>
 

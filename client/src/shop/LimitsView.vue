@@ -67,7 +67,7 @@ td {
 }
 input {
   width: 80px;
-  height: 36px;
+  height: 44px;
   padding: 0 8px;
   color: inherit;
   background: none;
@@ -78,7 +78,7 @@ input {
   font-weight: 600;
 }
 button {
-  min-height: 36px;
+  min-height: 44px;
   padding: 0 8px;
   color: rgb(var(--v-theme-primary));
   text-decoration: underline;

@@ -15,17 +15,18 @@ const parts = [
 useTitle('Log – Iron Loop')
 const part = useInAddress<'jobs' | 'figures'>('part', 'jobs', (word) => parts.some((p) => p.part === word))
 
+const typed = (name: string) => useInAddress<string>(name, '', undefined, 'replace')
 const asked = reactive({
-  words: '',
-  client: '',
-  watch: '',
-  part: '',
-  fitter: '',
-  width: '',
-  from: '',
-  to: '',
+  words: typed('words'),
+  client: typed('client'),
+  watch: typed('watch'),
+  part: typed('band'),
+  fitter: typed('fitter'),
+  width: typed('width'),
+  from: typed('from'),
+  to: typed('to'),
 })
-const more = ref(false)
+const more = ref(Object.entries(asked).some(([name, value]) => name !== 'words' && value !== ''))
 const before = ref<number | null>(null)
 const earlier = ref<Visit[]>([])
 const question = computed<LogQuestion>(() => ({

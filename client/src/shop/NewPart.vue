@@ -154,7 +154,7 @@ async function put() {
   gap: 2px 18px;
 }
 select {
-  min-height: 40px;
+  min-height: 44px;
   padding: 0 8px;
   border: 1px solid rgb(var(--v-theme-hairline));
   border-radius: 2px;

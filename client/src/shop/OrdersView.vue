@@ -235,14 +235,14 @@ ul {
   list-style: none;
 }
 li {
-  min-height: 34px;
+  min-height: 44px;
 }
 .refusal {
   font-weight: 600;
 }
 li input {
   width: 64px;
-  min-height: 38px;
+  min-height: 44px;
   padding: 0 8px;
   border: 1px solid rgb(var(--v-theme-iron));
   border-radius: 2px;

@@ -4,13 +4,14 @@ import { computed, reactive, ref } from 'vue'
 import { useParts, useStockEntries, type Part, type PartKind } from '../api/parts'
 import { saidOf } from '../api/refused'
 import { asDay } from '../controls/days'
+import { useInAddress } from '../controls/inAddress'
 import NewPart from './NewPart.vue'
 import { partKinds } from './words'
 import RefusedLine from '../controls/RefusedLine.vue'
 
 const { parts, count, order } = useParts()
-const kind = ref<PartKind | ''>('')
-const words = ref('')
+const kind = useInAddress<PartKind | ''>('kind', '')
+const words = useInAddress<string>('words', '', undefined, 'replace')
 const low = ref(false)
 const shown = computed(() =>
   (parts.data.value ?? []).filter(
@@ -110,7 +111,7 @@ const adding = ref(false)
           <th class="n">There</th>
           <th class="n">Reserved</th>
           <th class="n">Least</th>
-          <th>{{ taking ? 'Counted' : '' }}</th>
+          <th>{{ taking ? 'Counted' : 'To order' }}</th>
         </tr>
       </thead>
       <tbody>
@@ -187,7 +188,7 @@ const adding = ref(false)
 .filters input[type='search'],
 .filters select,
 td input {
-  min-height: 40px;
+  min-height: 44px;
   padding: 0 8px;
   border: 1px solid rgb(var(--v-theme-hairline));
   border-radius: 2px;

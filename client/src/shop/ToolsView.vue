@@ -161,7 +161,7 @@ const spare = (tool: Tool, by: number) =>
               <button
                 type="button"
                 class="plain"
-                :aria-label="`Take ${t.says} down`"
+                :aria-label="`Take down ${t.says}`"
                 @click="act(() => remove(t.id))"
               >
                 Take down
@@ -225,7 +225,7 @@ li {
   gap: 4px;
 }
 .spares button:not(.plain) {
-  min-width: 36px;
-  min-height: 36px;
+  min-width: 44px;
+  min-height: 44px;
 }
 </style>

@@ -32,16 +32,22 @@ const request = requests.find((r) => r.value === props.visit.request)?.title ?? 
   padding: 10px 0;
   border-top: 1px solid rgb(var(--v-theme-hairline));
 }
+.head,
+.entry {
+  overflow-wrap: anywhere;
+}
 .head {
   display: flex;
   flex-wrap: wrap;
   align-items: baseline;
-  gap: 2px 16px;
+  gap: 0 16px;
 }
 .head a {
   color: inherit;
   text-underline-offset: 3px;
-  padding: 6px 0;
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
 }
 .open {
   border: 1px solid rgb(var(--v-theme-iron));

@@ -15,7 +15,7 @@ const named = computed(() => Math.ceil(props.weeks.length / 5))
 </script>
 
 <template>
-  <svg viewBox="-24 -8 428 124" role="img" :aria-label="label">
+  <svg viewBox="-24 -12 428 128" role="img" :aria-label="label">
     <text x="-4" y="4" class="scale">{{ most }}</text>
     <text x="-4" y="93" class="scale">0</text>
     <line x1="0" x2="400" y1="0" y2="0" class="top" />
@@ -39,7 +39,7 @@ const named = computed(() => Math.ceil(props.weeks.length / 5))
         :height="high(w.marked)"
         class="bar"
       />
-      <text v-if="i % named === 0 && i * wide < 350" :x="i * wide" y="106" class="day">
+      <text v-if="i % named === 0 && i * wide < 350" :x="i * wide" y="108" class="day">
         {{ asDay(w.monday).replace(/^\w+ /, '') }}
       </text>
     </g>
@@ -67,7 +67,7 @@ svg {
   stroke: rgb(var(--v-theme-hairline));
 }
 text {
-  font: 400 11px var(--label);
+  font: 400 17px var(--label);
   fill: rgb(var(--v-theme-iron));
 }
 .scale {

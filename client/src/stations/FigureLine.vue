@@ -117,10 +117,10 @@ defineExpose({ focus: () => field.value?.focus() })
 <style scoped>
 .line {
   display: grid;
-  grid-template-columns: 112px 104px minmax(0, 1fr) auto;
+  grid-template-columns: 112px 96px minmax(0, 1fr) auto;
   align-items: center;
   gap: 0 10px;
-  min-height: 46px;
+  min-height: 48px;
   border-bottom: 1px solid rgb(var(--v-theme-hairline));
 }
 .line:focus-within {
@@ -135,7 +135,7 @@ label::first-letter {
   text-transform: uppercase;
 }
 .entry {
-  height: 38px;
+  height: 44px;
   width: 100%;
   padding: 0 8px;
   font-size: 18px;
@@ -189,7 +189,7 @@ label::first-letter {
 .stands {
   color: rgb(var(--v-theme-primary));
   text-decoration: underline;
-  min-height: 30px;
+  min-height: 44px;
   padding: 0 4px;
 }
 .stands {
@@ -204,6 +204,11 @@ label::first-letter {
   border-left: 3px double rgb(var(--v-theme-on-surface));
   padding-left: 8px;
   margin-bottom: 6px;
+}
+@media (max-width: 1100px) {
+  .value {
+    white-space: normal;
+  }
 }
 @media (max-width: 800px) {
   .line {

@@ -145,13 +145,13 @@ h2::first-letter {
   display: flex;
   align-items: center;
   gap: 8px;
-  min-height: 42px;
+  min-height: 44px;
 }
 .ask h2 {
   flex: 1;
 }
 .ask button {
-  min-height: 38px;
+  min-height: 44px;
   min-width: 56px;
   border: 1px solid rgb(var(--v-theme-hairline));
 }

@@ -17,7 +17,13 @@ const offCentre = (e: ClaspEffect) =>
 </script>
 
 <template>
-  <div v-if="rows.length > 0 && sheet.targetMm !== null" class="chart">
+  <div
+    v-if="rows.length > 0 && sheet.targetMm !== null"
+    class="chart"
+    tabindex="0"
+    role="group"
+    aria-label="Lengths each clasp can make"
+  >
     <p class="lead">
       Every length each clasp can make near the <span class="figure">{{ tenths(target) }} mm</span> wanted;
       shaded is what can be worn.

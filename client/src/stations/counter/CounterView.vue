@@ -297,11 +297,11 @@ h2 {
 }
 .ask {
   display: grid;
-  grid-template-columns: 190px minmax(0, 1fr);
+  grid-template-columns: minmax(100px, 190px) minmax(0, 1fr);
   gap: 12px;
   align-items: start;
   min-height: 44px;
-  padding: 8px 10px;
+  padding: 0 10px;
   border-left: 4px solid transparent;
 }
 .ask.now {
@@ -309,6 +309,7 @@ h2 {
   background: rgb(var(--v-theme-steel), 0.2);
 }
 .label {
+  min-height: 44px;
   text-align: left;
   font-weight: 600;
 }
@@ -318,7 +319,7 @@ h2 {
   gap: 2px 16px;
 }
 .choice {
-  min-height: 30px;
+  min-height: 44px;
   text-align: left;
 }
 .choice.usual {

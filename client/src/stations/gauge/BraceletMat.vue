@@ -2,6 +2,7 @@
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { useGauge, type SheetLink } from '../../api/gauge'
 import HeldLinks from '../../drawing/HeldLinks.vue'
+import { useReadable } from '../../drawing/readable'
 import { useJobHere } from '../../job/here'
 import { changed, type Change } from './links'
 import { useSaving } from '../../controls/saving'
@@ -58,6 +59,17 @@ async function change(what: Change, side: Side = here.value.side) {
   await focusHere()
 }
 
+/** From link to link by thumb, where they are drawn too narrow to be touched. */
+function step(by: number) {
+  const links = drawn.value.links
+  const now = links.findIndex((l) => isHere(l.place))
+  const to = links[Math.min(links.length - 1, Math.max(0, now + by))]
+  if (to) here.value = to.place
+}
+
+const svg = useTemplateRef<SVGSVGElement>('svg')
+const { high } = useReadable(svg, () => ({ width: drawn.value.width, height: 27 }))
+
 function onKey(event: KeyboardEvent, index: number) {
   const go = (to: number) => {
     const place = drawn.value.links[to]?.place
@@ -104,6 +116,7 @@ function describe(place: Place, link: SheetLink) {
 <template>
   <div v-if="bracelet && part === 'bracelet'" ref="root" class="lay">
     <svg
+      ref="svg"
       :viewBox="`0 -3 ${drawn.width} 27`"
       preserveAspectRatio="xMidYMid meet"
       role="group"
@@ -121,8 +134,8 @@ function describe(place: Place, link: SheetLink) {
       />
       <g class="head">
         <rect :x="drawn.head + 0.5" y="-1" :width="headMm - 1" height="23" rx="2" />
-        <text :x="drawn.head + 4.5" y="12">12</text>
-        <text :x="drawn.head + headMm - 4" y="12">6</text>
+        <text :x="drawn.head + 4.5" y="12" :font-size="Math.max(4, high)">12</text>
+        <text :x="drawn.head + headMm - 4" y="12" :font-size="Math.max(4, high)">6</text>
       </g>
       <g
         v-for="(d, i) in drawn.links"
@@ -148,6 +161,8 @@ function describe(place: Place, link: SheetLink) {
       </g>
     </svg>
     <div v-if="changeable" class="acts">
+      <button type="button" :disabled="drawn.links.length === 0" @click="step(-1)">‹ Link</button>
+      <button type="button" :disabled="drawn.links.length === 0" @click="step(1)">Link ›</button>
       <span v-if="current" class="quiet"
         >{{ here.side === 'twelve' ? '12' : '6' }} side, link {{ here.at + 1 }}:
         <span class="figure">{{ current.pitchMm }} mm</span></span
@@ -190,7 +205,8 @@ svg {
   stroke-width: 0.5;
 }
 .head text {
-  font: 600 4px var(--figure);
+  font-family: var(--figure);
+  font-weight: 600;
   fill: rgb(var(--v-theme-on-surface));
   text-anchor: middle;
 }
@@ -219,7 +235,7 @@ svg {
   font-size: 16px;
 }
 .acts button {
-  min-height: 36px;
+  min-height: 44px;
   padding: 0 8px;
   border: 1px solid rgb(var(--v-theme-hairline));
 }

@@ -220,11 +220,11 @@ function putCount(field: 'positions' | 'position', event: Event) {
 .bracelet {
   display: flex;
   flex-direction: column;
-  gap: 2px;
+  gap: 8px;
 }
 .columns {
   display: grid;
-  gap: 0 16px;
+  gap: 6px 16px;
   align-items: start;
 }
 .two {
@@ -254,6 +254,14 @@ function putCount(field: 'positions' | 'position', event: Event) {
 .joined span {
   grid-column: 1 / -1;
   font-size: 14px;
+}
+@media (max-width: 600px) {
+  .three {
+    grid-template-columns: 1fr;
+  }
+  .four {
+    grid-template-columns: 1fr 1fr;
+  }
 }
 .state {
   align-self: center;

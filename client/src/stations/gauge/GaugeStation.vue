@@ -193,7 +193,7 @@ function choose(field: 'attachment' | 'caseShape' | 'family', value: string) {
 }
 .go,
 .others button {
-  min-height: 34px;
+  min-height: 44px;
   padding: 0 8px;
   text-decoration: underline;
   color: rgb(var(--v-theme-primary));

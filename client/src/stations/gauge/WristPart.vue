@@ -94,7 +94,7 @@ const copied = [
 
     <WaysTable :ways="sheet.ways" />
 
-    <h3>Tried on</h3>
+    <h2>Tried on</h2>
     <div class="columns tried">
       <v-select
         :model-value="sheet.tryOn.by"
@@ -176,7 +176,7 @@ const copied = [
       />
     </div>
 
-    <h3>Size of one that fits</h3>
+    <h2>Size of one that fits</h2>
     <div class="columns four">
       <v-select
         :model-value="sheet.copy.by"
@@ -226,7 +226,7 @@ const copied = [
   grid-column: 1 / -1;
   max-width: 18rem;
 }
-h3 {
+h2 {
   font-size: 17px;
   font-weight: 600;
   border-top: 1px solid rgb(var(--v-theme-hairline));

@@ -292,7 +292,7 @@ fieldset label {
   display: flex;
   align-items: center;
   gap: 10px;
-  min-height: 40px;
+  min-height: 44px;
 }
 .ways input,
 fieldset input {

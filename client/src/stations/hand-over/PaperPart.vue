@@ -87,6 +87,7 @@ li .v-btn {
   margin-left: auto;
 }
 a {
+  min-width: 44px;
   color: rgb(var(--v-theme-primary));
   font-weight: 600;
   padding: 10px 0;

@@ -106,7 +106,7 @@ thead th {
 }
 thead button {
   min-width: 34px;
-  min-height: 34px;
+  min-height: 44px;
 }
 tbody th {
   color: rgb(var(--v-theme-iron));

@@ -16,6 +16,8 @@ const props = defineProps<{
   choosable: boolean
   /** Whether it can be added beside the band on the watch. */
   addable: boolean
+  /** Whether the address says that it is open. */
+  opened?: boolean
   tried: boolean
   compared: boolean
   refusal: string | null
@@ -24,10 +26,15 @@ const emit = defineEmits<{
   look: [way: PullThroughWay]
   choose: [way: PullThroughWay, signedBy: string]
   compare: []
+  open: [whole: boolean]
   add: [as: 'forTheBag' | 'forLooks', way: PullThroughWay]
 }>()
 
-const whole = ref(false)
+const whole = ref(props.opened)
+watch(
+  () => props.opened,
+  (now) => (whole.value = now),
+)
 const way = ref<PullThroughWay>(props.match.ways[0]?.way ?? 'double')
 const signedBy = ref('')
 const deciding = computed(() => props.match.rules.find((r) => r.rule === props.match.deciding))
@@ -54,7 +61,9 @@ function take(now: PullThroughWay) {
     <div class="row">
       <div class="said">
         <h2>
-          <button type="button" :aria-expanded="whole" @click="whole = !whole">{{ match.band.name }}</button>
+          <button type="button" :aria-expanded="whole" @click="((whole = !whole), emit('open', whole))">
+            {{ match.band.name }}
+          </button>
         </h2>
         <p class="quiet facts">
           <span class="figure">{{ match.band.widthMm }} mm</span
@@ -196,6 +205,7 @@ function take(now: PullThroughWay) {
   min-height: 60px;
 }
 .said {
+  position: relative;
   min-width: 0;
 }
 h2 {
@@ -212,6 +222,12 @@ h2 button {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+/* The whole row opens it. */
+h2 button::after {
+  content: '';
+  position: absolute;
+  inset: 0;
 }
 h2 button[aria-expanded='true'] {
   white-space: normal;
@@ -288,7 +304,7 @@ dt {
   box-shadow: inset 0 -2px 0 rgb(var(--v-theme-primary));
 }
 .ways button {
-  min-height: 34px;
+  min-height: 44px;
   text-decoration: underline;
   color: rgb(var(--v-theme-primary));
   white-space: nowrap;

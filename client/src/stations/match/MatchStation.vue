@@ -12,6 +12,7 @@ import {
 } from '../../api/match'
 import type { Verdict } from '../../api/shop'
 import { useJobHere } from '../../job/here'
+import { useInAddress } from '../../controls/inAddress'
 import AlsoBands from './AlsoBands.vue'
 import CompareTable from './CompareTable.vue'
 import MatchCard from './MatchCard.vue'
@@ -20,6 +21,12 @@ import { kinds, materials } from '../words'
 
 const { id, job, tried: looked, wide, sought } = useJobHere()
 
+const verdicts: Verdict[] = ['fits', 'compromise', 'unknown', 'work', 'no']
+const verdictAsked = useInAddress<Verdict | ''>('verdict', '', (word) =>
+  (verdicts as string[]).includes(word),
+)
+/** The candidate that is opened. */
+const card = useInAddress<string>('card', '')
 const filter = reactive<MatchFilter>({
   kind: null,
   material: null,
@@ -27,13 +34,14 @@ const filter = reactive<MatchFilter>({
   colour: null,
   mostPrice: '',
   inStock: false,
-  verdict: null,
+  verdict: verdictAsked.value || null,
   skip: 0,
 })
 const asked = computed(() => ({ ...filter }))
 const match = useMatch(id, refDebounced(asked, 150))
 const sheet = computed(() => match.sheet.data.value)
 const open = computed(() => job.value.may.gauge.ok)
+watch(verdictAsked, (now) => (filter.verdict = now || null))
 // What narrows the list begins it anew.
 watch(
   () => [
@@ -126,7 +134,6 @@ async function wish(changed: Partial<Wishes>) {
   }
 }
 const countOf = (verdict: Verdict) => sheet.value?.counts.find((c) => c.verdict === verdict)?.count ?? 0
-const verdicts: Verdict[] = ['fits', 'compromise', 'unknown', 'work', 'no']
 const anyFilter = computed(
   () =>
     filter.kind || filter.material || filter.finish || filter.colour || filter.mostPrice || filter.inStock,
@@ -149,7 +156,7 @@ const anyFilter = computed(
         :key="v"
         type="button"
         :aria-pressed="filter.verdict === v"
-        @click="filter.verdict = filter.verdict === v ? null : v"
+        @click="verdictAsked = filter.verdict === v ? '' : v"
       >
         <VerdictRing :verdict="v" bare /><span class="figure">{{ countOf(v) }}</span>
       </button>
@@ -235,11 +242,13 @@ const anyFilter = computed(
         :open="open"
         :choosable="job.may.chooseBand.ok"
         :addable="job.may.addBand.ok"
+        :opened="card === m.band.article"
         :tried="tried?.bandId === m.band.id"
         :compared="compared.some((c) => c.band.id === m.band.id)"
         :refusal="refused[m.band.id] ?? null"
         @look="look(m.band.id, $event)"
         @choose="(way, by) => choose(m.band.id, way, by)"
+        @open="card = $event ? m.band.article : ''"
         @compare="compare(m)"
         @add="(as, way) => add(m.band.id, as, way)"
       />
@@ -252,11 +261,13 @@ const anyFilter = computed(
         :open="open"
         :choosable="job.may.chooseBand.ok"
         :addable="job.may.addBand.ok"
+        :opened="card === m.band.article"
         :tried="tried?.bandId === m.band.id"
         :compared="compared.some((c) => c.band.id === m.band.id)"
         :refusal="refused[m.band.id] ?? null"
         @look="look(m.band.id, $event)"
         @choose="(way, by) => choose(m.band.id, way, by)"
+        @open="card = $event ? m.band.article : ''"
         @compare="compare(m)"
         @add="(as, way) => add(m.band.id, as, way)"
       />
@@ -316,7 +327,7 @@ const anyFilter = computed(
 .needs input,
 .filters select,
 .filters input:not([type='checkbox']) {
-  min-height: 38px;
+  min-height: 44px;
   padding: 0 8px;
   border: 1px solid rgb(var(--v-theme-hairline));
   border-radius: 2px;
@@ -335,7 +346,7 @@ const anyFilter = computed(
   display: inline-flex;
   align-items: center;
   gap: 6px;
-  min-height: 38px;
+  min-height: 44px;
 }
 .needs button[aria-pressed='true'],
 .counts button[aria-pressed='true'] {

@@ -422,6 +422,7 @@ h1 {
 }
 .kind {
   display: flex;
+  flex-wrap: wrap;
   gap: 10px;
 }
 form {

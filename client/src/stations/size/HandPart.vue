@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import { useClasp, type ClaspCandidate } from '../../api/clasp'
 import type { Job, LoopSheet, LooseLink, Side } from '../../api/shop'
 import { useSize } from '../../api/size'
-import type { Place } from '../../drawing/rows'
+import { onTheMat, type Place } from '../../drawing/rows'
 import VerdictRing from '../VerdictRing.vue'
 import RefusedLine from '../../controls/RefusedLine.vue'
 
@@ -14,6 +14,7 @@ const emit = defineEmits<{
   toggle: [place: Place]
   across: [place: Place]
   pin: [place: Place]
+  go: [place: Place]
 }>()
 
 const size = useSize(() => props.job.id)
@@ -31,6 +32,13 @@ async function act(what: Promise<unknown>) {
 
 const layOut = computed(() => props.loop.layOut)
 const link = computed(() => (props.at ? layOut.value?.[props.at.side][props.at.ordinal] : undefined))
+/** From link to link by thumb, where they are drawn too narrow to be touched. */
+const places = computed(() => (layOut.value ? onTheMat(layOut.value) : []))
+function step(by: number) {
+  const now = places.value.findIndex((p) => p.side === props.at?.side && p.ordinal === props.at?.ordinal)
+  const to = places.value[now < 0 ? 0 : Math.min(places.value.length - 1, Math.max(0, now + by))]
+  if (to) emit('go', to)
+}
 const isLast = computed(() => {
   const row = props.at ? (layOut.value?.[props.at.side] ?? []) : []
   return props.at?.ordinal === row.filter((l) => l.fate !== 'joins').length - 1
@@ -67,6 +75,10 @@ const off = (mm: number) =>
 </script>
 
 <template>
+  <div class="row">
+    <v-btn variant="outlined" :disabled="places.length === 0" @click="step(-1)">‹ Link</v-btn>
+    <v-btn variant="outlined" :disabled="places.length === 0" @click="step(1)">Link ›</v-btn>
+  </div>
   <section v-if="at && link" aria-label="The link">
     <h2>
       {{ name(at.side) }} side, link <span class="figure">{{ at.ordinal + 1 }}</span> from the case,

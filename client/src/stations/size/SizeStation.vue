@@ -167,6 +167,7 @@ useActs(() => {
         @toggle="hand.toggle"
         @across="hand.across"
         @pin="hand.pin"
+        @go="at = $event"
       />
     </template>
     <dl v-if="part === 'plan'">
@@ -240,7 +241,7 @@ dt {
   gap: 6px;
 }
 .trail button {
-  min-height: 40px;
+  min-height: 44px;
   padding: 0 8px;
   border: 1px solid rgb(var(--v-theme-hairline));
 }

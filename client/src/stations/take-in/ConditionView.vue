@@ -6,6 +6,7 @@ import { wholeOf } from '../../api/refused'
 import { useJobHere } from '../../job/here'
 import PictureShapes from '../../drawing/PictureShapes.vue'
 import { viewBoxOf } from '../../drawing/picture'
+import { useReadable } from '../../drawing/readable'
 import { kinds } from './condition'
 import RefusedLine from '../../controls/RefusedLine.vue'
 
@@ -16,6 +17,8 @@ const { addPhoto, dropPhoto } = usePhotos(id)
 const open = computed(() => job.value.may.putRight.ok)
 const kind = ref<DamageKind>('scratch')
 const note = ref('')
+/** The place taken from the list, where touching it is too fine. */
+const where = ref<DamagePlace>()
 // Photos whose file cannot be shown.
 const broken = reactive(new Set<number>())
 const picker = useTemplateRef<HTMLInputElement>('picker')
@@ -23,6 +26,8 @@ const refusal = computed(() =>
   wholeOf(mark.error.value ?? unmark.error.value ?? addPhoto.error.value ?? dropPhoto.error.value),
 )
 
+const drawn = useTemplateRef<SVGSVGElement>('drawn')
+const { readable } = useReadable(drawn, () => sheet.data.value?.watch)
 const places = computed(() => sheet.data.value?.places ?? [])
 const marksAt = (place: DamagePlace) => sheet.data.value?.marks.filter((m) => m.place === place) ?? []
 const titleOf = (place: DamagePlace) => places.value.find((p) => p.place === place)?.says ?? place
@@ -65,15 +70,28 @@ function pick() {
       name="markNote"
       autocomplete="off"
     />
+    <div v-if="open" class="row">
+      <label class="where"
+        >Where
+        <select v-model="where" class="plain-field" name="markPlace">
+          <option v-for="p in places" :key="p.place" :value="p.place">{{ p.says }}</option>
+        </select></label
+      >
+      <v-btn variant="outlined" :disabled="!where" @click="where && put(where)">Mark it</v-btn>
+    </div>
     <div class="split">
       <svg
         v-if="sheet.data.value"
+        ref="drawn"
         :viewBox="viewBoxOf(sheet.data.value.watch)"
         role="group"
         aria-label="The watch, dial up, with its case back and clasp"
       >
         <g aria-hidden="true">
-          <PictureShapes :shapes="sheet.data.value.watch.shapes" :words="sheet.data.value.watch.words" />
+          <PictureShapes
+            :shapes="sheet.data.value.watch.shapes"
+            :words="readable(sheet.data.value.watch.words)"
+          />
         </g>
         <rect
           v-for="p in places"

@@ -89,7 +89,7 @@ function seenBefore() {
       no-filter
       hide-no-data
       menu-icon=""
-      label="Client"
+      label="Client *"
       data-field="client"
       :autofocus="start.client === ''"
       autocomplete="off"
@@ -111,7 +111,7 @@ function seenBefore() {
       :items="watches"
       hide-no-data
       menu-icon=""
-      label="Watch"
+      label="Watch *"
       data-field="watch"
       autocomplete="off"
       :disabled="disabled"
@@ -127,7 +127,7 @@ function seenBefore() {
     <v-text-field
       v-model="heard.promised"
       type="date"
-      label="Promised for"
+      label="Promised for *"
       name="promised"
       :disabled="disabled"
       :error-messages="saidOf(error, '$.promised')"
@@ -164,7 +164,7 @@ function seenBefore() {
     />
     <ByField
       v-model="heard.by"
-      label="Fitter’s initials"
+      label="Fitter’s initials *"
       :disabled="disabled"
       :errors="saidOf(error, '$.by')"
     />

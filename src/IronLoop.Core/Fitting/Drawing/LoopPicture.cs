@@ -56,6 +56,9 @@ public static class LoopPicture
             Leaving(run, half, shapes, words);
         if (look.BandChosen)
             Middle(loop, half, shapes, words);
+        // The scale lies below whatever is said at the lower left.
+        if (words.Exists(w => w.Role == PaintRole.Out && (double)w.Y > bottom - 9 && (double)w.X < 45 - right))
+            bottom += 5;
         Scale(3 - right, bottom - 2.6, look, shapes, words);
         return new Picture(PathData.Rounded(-right), PathData.Rounded(top), PathData.Rounded(2 * right), PathData.Rounded(bottom - top), shapes, words);
     }

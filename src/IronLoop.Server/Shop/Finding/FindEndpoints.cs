@@ -59,7 +59,8 @@ internal static class FindEndpoints
             .Select(v => new FoundWire(FoundKind.Watch, v.ClientId, v.Watch, v.Client, null, false));
         var bands = Sought.Bands(work, sought, MostOfAKind).Select(b => Article(FoundKind.Band, b, sought));
         var parts = Sought.Parts(work, sought, MostOfAKind).Select(p => Article(FoundKind.Part, p, sought));
-        return [.. jobs, .. people, .. watches, .. bands, .. parts];
+        // What is named by its code is meant, before all that only tells of it.
+        return [.. jobs.Concat(people).Concat(watches).Concat(bands).Concat(parts).OrderByDescending(f => f.Exact)];
     }
 
     private static bool Is(string word, string what) => word.Equals(what, StringComparison.OrdinalIgnoreCase);
