@@ -16,10 +16,10 @@ public sealed class ManyHandsTests
         lead.Go("/house/hands");
         lead.Type("newInitials", "mk");
         lead.Type("newPassphrase", "short");
-        lead.Press("Enter");
+        lead.Press("Enter somebody");
         lead.UntilSays("allowed are 10 to 200");
         lead.Type("newPassphrase", Passphrase);
-        lead.Press("Enter");
+        lead.Press("Enter somebody");
         lead.UntilSays("MK is entered.");
 
         using var fitter = new Screen(shop.Address);

@@ -41,12 +41,14 @@
     // Of a long list the first dozen tell.
     const row = e.closest('li, tr')
     if (row && [...row.parentElement.children].indexOf(row) > 12) continue
-    const seen = e.getBoundingClientRect()
-    if (seen.top < 60 || seen.bottom > innerHeight - 130) e.scrollIntoView({ block: 'center', inline: 'nearest' })
     const whole = e.closest('label, .v-field, .v-selection-control') ?? e.parentElement?.querySelector(`label[for="${e.id}"]`) ?? e
-    const r = e.getBoundingClientRect()
+    let [r, x, y] = [null, 0, 0]
+    const see = () => {
+      r = e.getBoundingClientRect()
+      ;[x, y] = [r.left + r.width / 2, r.top + r.height / 2]
+    }
+    see()
     if (r.width === 0) continue
-    const [x, y] = [r.left + r.width / 2, r.top + r.height / 2]
     const hits = (dx, dy) => {
       const on = document.elementFromPoint(x + dx, y + dy)
       return on && (on === e || e.contains(on) || whole.contains(on))
@@ -58,7 +60,11 @@
       const [at, edge] = dy === 0 ? [x + dx * (by + 1), innerWidth] : [y + dy * (by + 1), innerHeight]
       return at <= 0 || at >= edge ? 44 : by
     }
-    if (hits(0, 0) && hits(0, -21) && hits(0, 21) && hits(-21, 0) && hits(21, 0)) continue
+    const isEasy = () => hits(0, 0) && hits(0, -21) && hits(0, 21) && hits(-21, 0) && hits(21, 0)
+    if (isEasy()) continue
+    e.scrollIntoView({ block: 'center', inline: 'nearest' })
+    see()
+    if (isEasy()) continue
     if (!hits(0, 0)) faults.push(`covered: ${said(e)}`)
     else if (far(0, -1) + far(0, 1) < 42) faults.push(`too low to hit (${r.height.toFixed(0)} px): ${said(e)}`)
     else if (far(-1, 0) + far(1, 0) < 42) faults.push(`too narrow to hit (${r.width.toFixed(0)} px): ${said(e)}`)

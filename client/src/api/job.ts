@@ -1,4 +1,5 @@
-import type { MaybeRefOrGetter } from 'vue'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, type MaybeRefOrGetter, type Ref } from 'vue'
 import { useCalls } from './calls'
 import { api, send } from './http'
 import { RefusedError, type Problem } from './refused'
@@ -11,6 +12,15 @@ type Schemas = components['schemas']
 export function useJob(jobId: MaybeRefOrGetter<number>) {
   const { ask, path } = useCalls(jobId)
   return ask('job', () => answered(api.GET('/api/jobs/{id}', path())))
+}
+
+/** A job, where there is one. */
+export function useJobIfAny(jobId: Ref<number | null>) {
+  return useQuery({
+    queryKey: computed(() => ['job', jobId.value]),
+    enabled: computed(() => jobId.value !== null),
+    queryFn: () => answered(api.GET('/api/jobs/{id}', { params: { path: { id: jobId.value! } } })),
+  })
 }
 
 /** Its loop, lay-out and rulers. */

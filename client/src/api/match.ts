@@ -29,6 +29,17 @@ export interface MatchFilter {
   skip: number
 }
 
+/** Chooses the band that goes on. */
+export function useChoice(jobId: MaybeRefOrGetter<number>) {
+  const { path, askAnew } = useCalls(jobId)
+  return {
+    choose: async (body: Schemas['ChooseWire']) => {
+      await answered(api.PUT('/api/jobs/{id}/match', { ...path(), body }))
+      await askAnew()
+    },
+  }
+}
+
 export function useMatch(jobId: MaybeRefOrGetter<number>, filter: MaybeRefOrGetter<MatchFilter>) {
   const { id, path, askAnew } = useCalls(jobId)
   const query = computed(() => {
@@ -51,10 +62,7 @@ export function useMatch(jobId: MaybeRefOrGetter<number>, filter: MaybeRefOrGett
         answered(api.GET('/api/jobs/{id}/match', { params: { ...path().params, query: query.value } })),
       placeholderData: (before) => before,
     }),
-    choose: async (body: Schemas['ChooseWire']) => {
-      await answered(api.PUT('/api/jobs/{id}/match', { ...path(), body }))
-      await askAnew()
-    },
+    ...useChoice(jobId),
     add: async (body: Schemas['AlongWire']) => {
       await answered(api.PUT('/api/jobs/{id}/match/also', { ...path(), body }))
       await askAnew()

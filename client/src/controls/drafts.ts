@@ -25,9 +25,10 @@ const read = <T>(key: string): Draft<T> | null => {
  * Throws drafts away.
  * @param which Which, by what they hold; all where nothing is said.
  */
-export function dropDrafts(which: (text: string) => boolean = () => true) {
+export function dropDrafts(which: (text: string, form: string) => boolean = () => true) {
   for (const key of Object.keys(localStorage).filter((k) => k.startsWith(prefix)))
-    if (which(localStorage.getItem(key) ?? '') || !read(key)) localStorage.removeItem(key)
+    if (which(localStorage.getItem(key) ?? '', key.slice(prefix.length)) || !read(key))
+      localStorage.removeItem(key)
 }
 
 /**

@@ -6,6 +6,7 @@ import { useDoor } from '../api/door'
 import { useLive } from '../api/live'
 import { useRack } from '../api/shop'
 import { focusFirstAct } from '../controls/acts'
+import { dropDrafts } from '../controls/drafts'
 import { actOf, keyOf, type KeyAct } from '../controls/keys'
 import { focusHeading, useKeptFocus } from '../controls/keptFocus'
 import { useBursts } from './bursts'
@@ -23,6 +24,11 @@ const KeyList = defineAsyncComponent(() => import('./KeyList.vue'))
 const { isDark, turn } = useDark()
 const { door, signOut } = useDoor()
 const { isLost } = useLive()
+/** What somebody typed and did not save is not for whoever signs in next. */
+function leave() {
+  dropDrafts()
+  return signOut()
+}
 const { data: tags } = useRack()
 const route = useRoute()
 const router = useRouter()
@@ -139,7 +145,7 @@ const whoIsHere = computed(() =>
         </div>
         <p class="quiet who">
           <router-link to="/own">{{ whoIsHere }}</router-link>
-          <v-btn v-if="!door?.isOpen" variant="text" @click="signOut()">Sign out</v-btn>
+          <v-btn v-if="!door?.isOpen" variant="text" @click="leave()">Sign out</v-btn>
         </p>
       </div>
       <p v-if="isLost" class="lost" role="status">Not heard from the server; trying again.</p>

@@ -25,7 +25,7 @@ const { data: packages, error } = useQuery({
     <h1>Iron Loop</h1>
     <p>
       For whoever fits straps and bracelets: it measures, reckons and remembers. It is no licence to open a
-      watch: what the house, the law or a maker asks goes before what stands here.
+      watch: what the shop, the law or a maker asks goes before what stands here.
     </p>
     <h2>What it is made of</h2>
     <RefusedLine :of="error" beside-fields />

@@ -48,7 +48,7 @@ function chosen() {
     <p v-if="!isLead" class="quiet">Archives, backups and the index are a manager’s.</p>
     <RefusedLine :of="error" beside-fields />
     <div class="line">
-      <v-btn color="primary" :disabled="running || !isLead" @click="archive">Write an archive</v-btn>
+      <v-btn variant="outlined" :disabled="running || !isLead" @click="archive">Write an archive</v-btn>
       <p class="quiet">Everything, photos too, in one JSON file with a digest.</p>
     </div>
     <div class="line">

@@ -6,6 +6,7 @@ import { useCaliper } from '../controls/caliper'
 import AddressFields from './AddressFields.vue'
 import { useSettling } from './settling'
 import RefusedLine from '../controls/RefusedLine.vue'
+import { useActs } from '../controls/acts'
 
 const { line, settle } = useCaliperSource()
 const last = ref<string | null>(null)
@@ -27,6 +28,7 @@ const kinds: { value: CaliperKind; title: string }[] = [
   { value: 'tcp', title: 'A line over TCP' },
   { value: 'serial', title: 'A serial port' },
 ]
+useActs(() => ({ back: { says: 'Start', to: '/' }, first: { says: 'Save', form: 'caliper' } }))
 </script>
 
 <template>
@@ -36,7 +38,7 @@ const kinds: { value: CaliperKind; title: string }[] = [
       A caliper that types its reading and Enter needs nothing set here: put the cursor in a figure. One that
       speaks over a line is set below.
     </p>
-    <form @submit.prevent="keep">
+    <form id="caliper" @submit.prevent="keep">
       <v-select v-model="source.kind" :items="kinds" label="Where its lines come from" data-field="kind" />
       <AddressFields
         v-if="source.kind === 'tcp'"
@@ -67,7 +69,6 @@ const kinds: { value: CaliperKind; title: string }[] = [
           >The stand-in was not started: it comes with the demo, or by the switch --stand-ins.</template
         >
       </p>
-      <v-btn type="submit" color="primary">Save</v-btn>
       <RefusedLine v-if="error" :of="error" beside-fields />
       <p v-else-if="kept" role="status">Settled.</p>
     </form>

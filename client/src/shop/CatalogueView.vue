@@ -11,6 +11,7 @@ import {
 } from '../api/match'
 import { wholeOf } from '../api/refused'
 import RefusedLine from '../controls/RefusedLine.vue'
+import { useActs } from '../controls/acts'
 
 const queries = useQueryClient()
 const catalogue = ref<Catalogue | null>(null)
@@ -66,6 +67,21 @@ async function follow() {
     void run(() => catalogueProgress(catalogue.value!.id)).then(follow)
   }, 250)
 }
+useActs(() => {
+  const back = { says: 'Start', to: '/' }
+  const now = catalogue.value
+  if (now?.state !== 'waiting')
+    return { back, first: { says: 'Put one band in stock', to: '/bands/new', quiet: true } }
+  const why =
+    now.missing.length > 0
+      ? `No column is taken for ${now.missing.join(', ')}.`
+      : now.badRows > 0
+        ? 'Some rows are bad: mend the file, or skip them.'
+        : now.rows === 0
+          ? 'The file has no rows.'
+          : null
+  return { back, first: { says: 'Take all rows in', press: () => take(false), busy: busy.value, off: why } }
+})
 </script>
 
 <template>
@@ -114,12 +130,6 @@ async function follow() {
         <strong>{{ catalogue.says }}</strong>
       </p>
       <div v-if="catalogue.state === 'waiting'" class="row">
-        <v-btn
-          color="primary"
-          :disabled="busy || catalogue.missing.length > 0 || catalogue.badRows > 0 || catalogue.rows === 0"
-          @click="take(false)"
-          >Take all rows in</v-btn
-        >
         <v-btn
           v-if="catalogue.badRows > 0"
           variant="outlined"

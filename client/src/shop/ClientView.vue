@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { tenths } from '../api/tenths'
+import { useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useClient } from '../api/log'
 import { useDoor } from '../api/door'
 import { wholeOf } from '../api/refused'
+import { useActs } from '../controls/acts'
 import { asMoment } from '../controls/days'
+import { dropDrafts } from '../controls/drafts'
 import { pathOf } from '../job/stations'
 import { requests } from '../job/requests'
 import RefusedLine from '../controls/RefusedLine.vue'
@@ -18,6 +21,16 @@ const sure = ref(false)
 const { mayAs } = useDoor()
 const isFitter = mayAs('fitter')
 const isLead = mayAs('lead')
+/** What was typed of them and not saved is forgotten with them. */
+function forgetDrafts() {
+  const jobs = client.value?.watches.flatMap((w) => w.visits.map((v) => v.visit.jobId)) ?? []
+  const name = client.value?.name ?? ''
+  dropDrafts(
+    (text, form) => (name !== '' && text.includes(name)) || jobs.some((job) => form.endsWith(` ${job}`)),
+  )
+}
+useTitle(() => `${client.value?.name ?? 'Client'} – Iron Loop`)
+useActs(() => ({ back: { says: 'Log', to: '/log' }, first: { says: 'Take in a job', to: '/take-in' } }))
 const requestOf = (value: string) => requests.find((r) => r.value === value)?.title ?? ''
 </script>
 
@@ -73,7 +86,10 @@ const requestOf = (value: string) => requests.find((r) => r.value === value)?.ti
           <v-btn v-if="!sure" variant="outlined" @click="sure = true">Forget this client…</v-btn>
           <div v-else class="acts">
             <p>This cannot be taken back. Backups made before are written anew; that can take a minute.</p>
-            <v-btn color="primary" :loading="erase.isPending.value" @click="erase.mutate()"
+            <v-btn
+              color="primary"
+              :loading="erase.isPending.value"
+              @click="erase.mutate(undefined, { onSuccess: forgetDrafts })"
               >Forget {{ client.name }}</v-btn
             >
             <v-btn variant="text" @click="sure = false">Leave it</v-btn>

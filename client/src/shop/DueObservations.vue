@@ -47,7 +47,7 @@ async function keep(id: number) {
             :error-messages="saidOf(error, '$.heard')"
           />
           <ByField v-model="form.by" density="compact" label="Initials" :errors="saidOf(error, '$.by')" />
-          <v-btn type="submit" color="primary">Keep</v-btn>
+          <v-btn type="submit" variant="outlined">Keep</v-btn>
           <RefusedLine :of="error" beside-fields />
         </form>
       </li>

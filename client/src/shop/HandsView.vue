@@ -5,6 +5,7 @@ import { saidOf } from '../api/refused'
 import { asMoment } from '../controls/days'
 import KeysPart from './KeysPart.vue'
 import RefusedLine from '../controls/RefusedLine.vue'
+import { useActs } from '../controls/acts'
 
 const { door, mayAs } = useDoor()
 const { hands, add, change, end } = useHands()
@@ -41,6 +42,11 @@ async function setAnew() {
   if (await act(() => change(whose, { passphrase }), `${whose} has a new passphrase.`))
     Object.assign(anew, { initials: '', passphrase: '' })
 }
+useActs(() =>
+  isLead.value && !door.value?.isOpen
+    ? { back: { says: 'Start', to: '/' }, first: { says: 'Enter somebody', form: 'staff' } }
+    : null,
+)
 </script>
 
 <template>
@@ -108,7 +114,7 @@ async function setAnew() {
         <v-btn type="submit" variant="outlined">Set it; {{ anew.initials }}’s sessions end</v-btn>
       </form>
 
-      <form v-if="isLead" aria-label="Enter somebody" @submit.prevent="enter">
+      <form id="staff" v-if="isLead" aria-label="Enter somebody" @submit.prevent="enter">
         <h2>Enter somebody</h2>
         <div class="row">
           <v-select v-model="entered.role" :items="roles" label="Role" data-field="role" />
@@ -128,7 +134,6 @@ async function setAnew() {
           autocomplete="new-password"
           :error-messages="saidOf(error, '$.passphrase')"
         />
-        <v-btn type="submit" color="primary">Enter</v-btn>
       </form>
 
       <KeysPart v-if="isLead" />

@@ -14,6 +14,7 @@ import PrinterSettings from './PrinterSettings.vue'
 import SpringBarsView from './SpringBarsView.vue'
 import ToolsView from './ToolsView.vue'
 import { shopParts, type ShopPart } from './shopParts'
+import { useActs } from '../controls/acts'
 import { useRoving } from '../controls/roving'
 
 const views: Record<ShopPart, Component> = {
@@ -33,6 +34,7 @@ const route = useRoute()
 const here = computed(() => shopParts.find((p) => p.part === route.params.part))
 const row = useTemplateRef<HTMLElement>('row')
 useRoving(row, 'a', '[aria-current=page]')
+useActs(() => ({ back: { says: 'Start', to: '/' } }))
 useTitle(() => `${here.value?.title ?? 'Shop'} – Iron Loop`)
 </script>
 

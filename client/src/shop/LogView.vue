@@ -4,6 +4,7 @@ import { computed, reactive, ref, watch } from 'vue'
 import { useLog, type LogQuestion, type Visit } from '../api/log'
 import { wholeOf } from '../api/refused'
 import PartTabs from '../controls/PartTabs.vue'
+import { useActs } from '../controls/acts'
 import { useInAddress } from '../controls/inAddress'
 import FiguresPart from './FiguresPart.vue'
 import VisitLine from './VisitLine.vue'
@@ -13,6 +14,10 @@ const parts = [
   { part: 'figures', title: 'Over time' },
 ] as const
 useTitle('Log – Iron Loop')
+useActs(() => ({
+  back: { says: 'Start', to: '/' },
+  first: { says: 'Take in a job', to: '/take-in', quiet: true },
+}))
 const part = useInAddress<'jobs' | 'figures'>('part', 'jobs', (word) => parts.some((p) => p.part === word))
 
 const typed = (name: string) => useInAddress<string>(name, '', undefined, 'replace')

@@ -4,7 +4,9 @@ import { useParts, type PartKind, type PartSheet } from '../api/parts'
 import { saidOf } from '../api/refused'
 import type { ClaspKind } from '../api/clasp'
 import { claspKinds, partKinds } from './words'
+import DraftLine from '../controls/DraftLine.vue'
 import RefusedLine from '../controls/RefusedLine.vue'
+import { useDraft } from '../controls/drafts'
 
 const emit = defineEmits<{ done: [] }>()
 const { set } = useParts()
@@ -13,6 +15,17 @@ const kind = ref<PartKind>('clasp')
 const clasp = ref<ClaspKind>('foldOver')
 const style = ref<PartSheet['style']>('plain')
 const typed = reactive<Record<string, string>>({ positions: '1' })
+
+const draft = useDraft(
+  'new part',
+  () => ({ kind: kind.value, clasp: clasp.value, style: style.value, typed: { ...typed } }),
+  (kept) => {
+    kind.value = kept.kind
+    clasp.value = kept.clasp
+    style.value = kept.style
+    Object.assign(typed, kept.typed)
+  },
+)
 
 interface Field {
   name: string
@@ -90,6 +103,7 @@ async function put() {
       positions: Math.trunc(Number(positions ?? 1)) || 1,
     } as PartSheet)
     error.value = null
+    draft.done()
     emit('done')
   } catch (refusal) {
     error.value = refusal
@@ -98,7 +112,8 @@ async function put() {
 </script>
 
 <template>
-  <form class="new" @submit.prevent="put">
+  <form id="new-part" class="new" @submit.prevent="put">
+    <DraftLine :draft="draft" />
     <label>
       It is a
       <select v-model="kind" name="newPartKind">
@@ -134,7 +149,6 @@ async function put() {
     </div>
     <p class="quiet">Its count begins at nought; count the stock, or order it.</p>
     <RefusedLine :of="error" beside-fields />
-    <v-btn type="submit" color="primary">Put it on the list</v-btn>
   </form>
 </template>
 

@@ -100,7 +100,7 @@ watch(
       <p v-if="quoted[s.supplier]" role="status">{{ quoted[s.supplier] }}</p>
       <div v-if="s.supplier" class="acts">
         <v-btn
-          color="primary"
+          variant="outlined"
           :loading="busy === s.supplier"
           @click="act(s.supplier, () => make(s.supplier, by))"
         >
@@ -165,7 +165,7 @@ watch(
       </ul>
       <div class="acts">
         <template v-if="receiving === o.id">
-          <v-btn color="primary" :loading="busy === 'receive'" @click="bookIn(o)">Book into stock</v-btn>
+          <v-btn variant="outlined" :loading="busy === 'receive'" @click="bookIn(o)">Book into stock</v-btn>
           <v-btn variant="text" @click="receiving = null">Leave it</v-btn>
         </template>
         <v-btn v-else-if="o.canCome" variant="outlined" @click="begin(o)">A delivery came</v-btn>

@@ -1,9 +1,13 @@
 <script setup lang="ts">
+import { useTitle } from '@vueuse/core'
 import { ref } from 'vue'
+import { useActs } from '../controls/acts'
 import { keyActs, keyOf, setKey, whyNotKey, written, type KeyAct } from '../controls/keys'
 import OwnPassphrase from './OwnPassphrase.vue'
 
 /** What belongs to whoever is at this browser: the keys, and the passphrase. */
+useTitle('Your keys and passphrase – Iron Loop')
+useActs(() => ({ back: { says: 'Start', to: '/' } }))
 const waits = ref<KeyAct['act'] | null>(null)
 const refused = ref<{ act: KeyAct['act']; why: string } | null>(null)
 

@@ -4,6 +4,7 @@ import { computed, reactive, ref } from 'vue'
 import { useParts, useStockEntries, type Part, type PartKind } from '../api/parts'
 import { saidOf } from '../api/refused'
 import { asDay } from '../controls/days'
+import { useActs } from '../controls/acts'
 import { useInAddress } from '../controls/inAddress'
 import NewPart from './NewPart.vue'
 import { partKinds } from './words'
@@ -60,6 +61,30 @@ async function putOnList(part: Part) {
 const looked = ref<number | null>(null)
 const entries = useStockEntries(looked)
 const adding = ref(false)
+useActs(() => {
+  const back = { says: 'Start', to: '/' }
+  if (taking.value)
+    return {
+      back,
+      lesser: [{ says: 'Leave it', press: () => (taking.value = false) }],
+      first: {
+        says: `Book ${differ.value.length} counts`,
+        form: 'count',
+        off: differ.value.length === 0 ? 'Nothing is counted yet.' : null,
+      },
+    }
+  if (adding.value)
+    return {
+      back,
+      lesser: [{ says: 'Leave it', press: () => (adding.value = false) }],
+      first: { says: 'Put it on the list', form: 'new-part' },
+    }
+  return {
+    back,
+    lesser: [{ says: 'Count the stock', press: begin }],
+    first: { says: 'Put a part on the list', press: () => (adding.value = true) },
+  }
+})
 </script>
 
 <template>
@@ -81,11 +106,9 @@ const adding = ref(false)
         <option v-for="k in partKinds" :key="k.value" :value="k.value">{{ k.title }}</option>
       </select>
       <label><input v-model="low" type="checkbox" name="low" /> running low</label>
-      <v-btn v-if="!taking" variant="outlined" @click="begin">Count the stock</v-btn>
-      <v-btn variant="text" @click="adding = !adding">{{ adding ? 'Less' : 'Put a part on the list' }}</v-btn>
     </div>
     <NewPart v-if="adding" @done="adding = false" />
-    <form v-if="taking" class="take" @submit.prevent="book">
+    <form v-if="taking" id="count" class="take" @submit.prevent="book">
       <v-text-field
         v-model="why"
         density="compact"
@@ -94,10 +117,6 @@ const adding = ref(false)
         :error-messages="saidOf(error, '$.reason')"
       />
       <ByField v-model="by" density="compact" label="Counted by" :errors="saidOf(error, '$.by')" />
-      <v-btn type="submit" color="primary" :disabled="differ.length === 0"
-        >Book {{ differ.length }} counts</v-btn
-      >
-      <v-btn variant="text" @click="taking = false">Leave it</v-btn>
     </form>
     <RefusedLine :of="error" />
     <p v-if="parts.data.value?.length === 0" class="quiet">No part is on the list yet.</p>

@@ -3,6 +3,7 @@ import { useLabelPrinter, type LabelPrinter, type PrinterKind } from '../api/log
 import AddressFields from './AddressFields.vue'
 import { useSettling } from './settling'
 import RefusedLine from '../controls/RefusedLine.vue'
+import { useActs } from '../controls/acts'
 
 const { printer, settle } = useLabelPrinter()
 const { form, error, kept, keep } = useSettling<LabelPrinter>(
@@ -15,13 +16,14 @@ const kinds: { value: PrinterKind; title: string }[] = [
   { value: 'standIn', title: 'The stand-in printer that comes along' },
   { value: 'tcp', title: 'A printer on the network' },
 ]
+useActs(() => ({ back: { says: 'Start', to: '/' }, first: { says: 'Save', form: 'printer' } }))
 </script>
 
 <template>
   <section class="settings">
     <h1>The label printer</h1>
     <p class="says">Labels for bags are 62 mm wide and sent as a picture, 300 dots to the inch.</p>
-    <form @submit.prevent="keep">
+    <form id="printer" @submit.prevent="keep">
       <v-select v-model="form.kind" :items="kinds" label="Which printer" data-field="printerKind" />
       <AddressFields
         v-if="form.kind === 'tcp'"
@@ -32,7 +34,6 @@ const kinds: { value: PrinterKind; title: string }[] = [
       <p v-if="form.kind === 'standIn' && printer.data.value?.standInPage">
         <a :href="printer.data.value.standInPage" target="_blank">See what the stand-in printed</a>
       </p>
-      <v-btn type="submit" color="primary">Save</v-btn>
       <RefusedLine v-if="error" :of="error" beside-fields />
       <p v-else-if="kept" role="status">Settled.</p>
     </form>

@@ -3,6 +3,7 @@ import { reactive, ref } from 'vue'
 import { useSpringBars, type SpringBarSheet } from '../api/match'
 import { saidOf } from '../api/refused'
 import RefusedLine from '../controls/RefusedLine.vue'
+import { useActs } from '../controls/acts'
 
 const { bars, set } = useSpringBars()
 const error = ref<unknown>(null)
@@ -30,6 +31,7 @@ async function put() {
     error.value = refusal
   }
 }
+useActs(() => ({ back: { says: 'Start', to: '/' }, first: { says: 'Put it in stock', form: 'bars' } }))
 </script>
 
 <template>
@@ -38,7 +40,7 @@ async function put() {
     <p class="says">
       Bars are matched to lugs and bands from what is here. The same article number changes the bar.
     </p>
-    <form @submit.prevent="put">
+    <form id="bars" @submit.prevent="put">
       <v-text-field
         v-model="bar.article"
         label="Article"
@@ -62,7 +64,6 @@ async function put() {
         inputmode="numeric"
         :error-messages="saidOf(error, '$.inStock')"
       />
-      <v-btn type="submit" color="primary">Put it in stock</v-btn>
     </form>
     <RefusedLine :of="error" beside-fields />
     <p v-if="bars.data.value?.length === 0" class="quiet">

@@ -3,6 +3,7 @@ import { computed, reactive, ref } from 'vue'
 import { saidOf } from '../api/refused'
 import { useTools, type NewTool, type Tool, type ToolKind } from '../api/tools'
 import RefusedLine from '../controls/RefusedLine.vue'
+import { useActs } from '../controls/acts'
 
 const { tools, add, change, remove } = useTools()
 const error = ref<unknown>(null)
@@ -65,6 +66,7 @@ const put = (isWanted: boolean) =>
   )
 const spare = (tool: Tool, by: number) =>
   act(() => change(tool.id, { spares: tool.spares + by, wanted: tool.wanted }))
+useActs(() => ({ back: { says: 'Start', to: '/' }, first: { says: 'Put it on the wall', form: 'tools' } }))
 </script>
 
 <template>
@@ -74,7 +76,7 @@ const spare = (tool: Tool, by: number) =>
       A bench step names the tool that hangs here: the thickest punch that is thinner than its pin, the widest
       blade that fills the slot, the fork that enters the gap.
     </p>
-    <form @submit.prevent="put(false)">
+    <form id="tools" @submit.prevent="put(false)">
       <label>
         <span class="quiet">Tool</span>
         <select
@@ -112,7 +114,6 @@ const spare = (tool: Tool, by: number) =>
         autocomplete="off"
         :error-messages="saidOf(error, '$.width')"
       />
-      <v-btn type="submit" color="primary">Hang it up</v-btn>
       <v-btn variant="outlined" @click="put(true)">Put it on the list</v-btn>
     </form>
     <RefusedLine :of="error" beside-fields />

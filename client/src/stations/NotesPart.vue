@@ -4,7 +4,9 @@ import { usePhotos } from '../api/job'
 import { useBench, type Note } from '../api/bench'
 import { saidOf, wholeOf } from '../api/refused'
 import { useActing } from '../controls/acting'
+import DraftLine from '../controls/DraftLine.vue'
 import RefusedLine from '../controls/RefusedLine.vue'
+import { useDraft } from '../controls/drafts'
 
 const props = defineProps<{ jobId: number; notes: Note[]; open: boolean; adds?: boolean; title: string }>()
 const { note, answer } = useBench(() => props.jobId)
@@ -28,11 +30,17 @@ const add = () =>
     const file = picker.value?.files?.[0]
     const photo = file ? (await addPhoto.mutateAsync(file)).photos.at(-1)?.id : undefined
     await note({ note: typed.note, settled: !typed.unsettled, photoId: photo ?? null, kind: typed.kind })
+    draft.done()
     typed.note = ''
     typed.unsettled = false
     typed.kind = 'note'
     if (picker.value) picker.value.value = ''
   })
+const draft = useDraft(
+  `note of ${props.jobId}`,
+  () => ({ ...typed }),
+  (kept) => Object.assign(typed, kept),
+)
 const say = (to: Note) => act(() => answer(to.id, answers[to.id] ?? ''))
 </script>
 
@@ -65,6 +73,7 @@ const say = (to: Note) => act(() => answer(to.id, answers[to.id] ?? ''))
     <details v-if="adds && open">
       <summary>Note or photo at this step</summary>
       <form @submit.prevent="add">
+        <DraftLine :draft="draft" />
         <select v-model="typed.kind" class="plain-field" name="noteKind" aria-label="What it is">
           <option v-for="k in kinds" :key="k.value" :value="k.value">{{ k.title }}</option>
         </select>

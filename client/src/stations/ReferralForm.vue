@@ -62,8 +62,7 @@ function tick(reason: OutsideCraft) {
       />
       <v-btn
         v-if="job.may.putRight.ok"
-        :variant="referred ? 'outlined' : 'flat'"
-        color="primary"
+        variant="outlined"
         :loading="refer.isPending.value"
         @click="refer.mutate({ reasons, referred: !referred, note, meanwhile: false })"
       >

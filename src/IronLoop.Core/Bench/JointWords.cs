@@ -113,7 +113,7 @@ public static class JointWords
 
     private static string InWay(JointLook look, BenchSetup setup, bool canGoAlong) =>
         look.NoArrow ? "in at the edge it came out of"
-        : canGoAlong && setup.Insertion == Insertion.AlongTheArrow ? "along the arrow, as this house does with plain pins"
+        : canGoAlong && setup.Insertion == Insertion.AlongTheArrow ? "along the arrow, as this shop does with plain pins"
         : "against the arrow";
 
     private static string Last(BenchSetup setup) => setup.In == ToolFamily.ScrewPress ? "started by hand, finished with the press" : "the last part with a push or a soft tap";

@@ -158,7 +158,7 @@ public static class JobActs
         var job = change();
         return Permission.Unless(
             !GoesWith(before.Figures.Attachment, job.Figures.Attachment)
-                ? "Bench work has begun, and the account of its parts hangs on how the watch takes its band. Take the steps back first." : null,
+                ? "Bench work has begun, and the account of its parts depends on how the watch takes its band. Take the steps back first." : null,
             before.Bench is { IsOpened: true, Trouble: null } && job.Bench.Trouble is not null
                 ? "Something of this watch lies open to be gauged, and this would make another job of it; take those steps back first." : null);
     }

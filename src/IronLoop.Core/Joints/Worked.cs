@@ -262,7 +262,7 @@ public sealed class Worked
         if (closures.Count != 1 || Stand.Joints.Count(j => j.Closed && j.Joins(closures[0].Id)) != 2)
             return "The loop is not closed.";
         if (!Stand.Hanging(Stand.Head.Id).Contains(closures[0].Id))
-            return "The loop does not hang together.";
+            return "The loop does not hold together.";
         if (_owesOffer.Count > 0)
             return $"{_owesOffer.First()} was not offered up again.";
         return Stand.Joints.FirstOrDefault(j => j.Closed && _unchecked.Contains(j.Id) && !j.Fastener.IsByHand() && Stand.Is(j.A, Place.Watch)) is { } joint

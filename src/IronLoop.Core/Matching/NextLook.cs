@@ -17,7 +17,7 @@ public static class NextLook
             return null;
         var most = open.OrderByDescending(g => g.Sum(d => d.Share)).ThenBy(g => g.Key).First();
         return most.Sum(d => d.Share) < Worth * judged.Count ? null
-            : $"{Asks(most.Key)}: {(judged.Count == 1 ? "the word on this band" : $"the word on {most.Count()} of these {judged.Count}")} hangs on it.";
+            : $"{Asks(most.Key)}: {(judged.Count == 1 ? "the word on this band" : $"the word on {most.Count()} of these {judged.Count}")} depends on it.";
     }
 
     private static string Asks(OpenFigure figure) => figure switch

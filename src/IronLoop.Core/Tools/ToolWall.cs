@@ -79,7 +79,7 @@ public sealed record ToolWall(IReadOnlyList<WallTool> Tools)
     /// <param name="named">A part of its name, where several of the kind hang there.</param>
     public Pick Any(ToolKind kind, string named = "") =>
         Tools.FirstOrDefault(t => t.Kind == kind && t.Name.Contains(named, StringComparison.OrdinalIgnoreCase)) is { } tool ? new Pick(tool.Says)
-        : new Pick($"no {(named.Length > 0 ? named : Word(kind))} hangs on the wall", new WallTool(kind, named.Length > 0 ? named : Word(kind)));
+        : new Pick($"no {(named.Length > 0 ? named : Word(kind))} is on the wall", new WallTool(kind, named.Length > 0 ? named : Word(kind)));
 
     private Pick Best(ToolKind kind, Func<WallTool, bool> fits, Func<WallTool, (long, long)> order, string to, WallTool wanted)
     {

@@ -123,7 +123,7 @@ internal sealed class Refusals
             throw new RefusedException(StatusCodes.Status400BadRequest, title, _errors.ToDictionary(e => e.Key, e => e.Value.ToArray()));
     }
 
-    private static string NameOf(string path) => path[(path.LastIndexOf('.') + 1)..];
+    private static string NameOf(string path) => Labels.Of(path);
 
     private static bool HasLoneSurrogate(string text)
     {

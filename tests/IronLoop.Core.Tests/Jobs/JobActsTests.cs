@@ -129,7 +129,7 @@ public class JobActsTests
         JobSnapshot Never() => throw new InvalidOperationException("It is asked only where work has begun.");
         Worked(0).MayStay(Never).Ok.ShouldBeTrue();
         Worked(2).MayStay(() => Worked(2)).Ok.ShouldBeTrue();
-        Worked(2).MayStay(() => Worked(2, other)).Why.ShouldNotBeNull().ShouldStartWith("Bench work has begun, and the account of its parts hangs on how the watch takes its band.");
+        Worked(2).MayStay(() => Worked(2, other)).Why.ShouldNotBeNull().ShouldStartWith("Bench work has begun, and the account of its parts depends on how the watch takes its band.");
         Why(Worked(2), JobAct.ChooseBand).ShouldBe("Bench work has begun; take back the steps that are done first.");
     }
 

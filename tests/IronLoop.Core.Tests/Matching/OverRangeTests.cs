@@ -94,9 +94,9 @@ public class OverRangeTests
     public void What_to_look_at_next_is_what_most_words_hang_on()
     {
         Judgement Judge(WatchFacts watch) => new(BandToWatch.Judge(watch, Leather with { EndThickness = Mm(3) }, WearerFacts.Unasked, null, HouseLimits.Usual));
-        NextLook.Says([Judge(new WatchFacts(Mm(20), Attachment.SpringBarDrilled, null))]).ShouldBe("Read the bar gap: the word on this band hangs on it.");
+        NextLook.Says([Judge(new WatchFacts(Mm(20), Attachment.SpringBarDrilled, null))]).ShouldBe("Read the bar gap: the word on this band depends on it.");
         NextLook.Says([Judge(new WatchFacts(Mm(20), null, null) { BarGap = Mm(2) }), Judge(new WatchFacts(Mm(20), null, null) { BarGap = Mm(2.2m) })])
-            .ShouldBe("Look at how it is held: the word on 2 of these 2 hangs on it.");
+            .ShouldBe("Look at how it is held: the word on 2 of these 2 depends on it.");
         NextLook.Says([Judge(new WatchFacts(Mm(20), Attachment.SpringBarDrilled, null) { BarGap = Mm(2) })]).ShouldBeNull();
     }
 

@@ -8,7 +8,7 @@ using static IronLoop.Core.Tests.Bench.BenchJobs;
 
 namespace IronLoop.Core.Tests.Tools;
 
-/// <summary>A step names the tool that hangs on the wall, or says that none fits and which comes nearest.</summary>
+/// <summary>A step names the tool that is on the wall, or says that none fits and which comes nearest.</summary>
 public class ToolWallTests
 {
     [Theory]
@@ -28,9 +28,9 @@ public class ToolWallTests
         var pick = ToolWall.Usual.Punch(Mm(0.5m));
         pick.Says.ShouldBe("no punch on the wall fits for the 0.5 mm pin; the nearest is punch 0.5");
         pick.Wanted!.Says.ShouldBe("punch 0.45");
-        new ToolWall([]).Any(ToolKind.Pliers, "needle-nose").Says.ShouldBe("no needle-nose hangs on the wall");
+        new ToolWall([]).Any(ToolKind.Pliers, "needle-nose").Says.ShouldBe("no needle-nose is on the wall");
         var wanting = new ToolWall([]).Any(ToolKind.Tweezers);
-        (wanting.Says, wanting.Wanted!.Name).ShouldBe(("no tweezers hangs on the wall", "tweezers"), "of a kind that needs no other name, by its own");
+        (wanting.Says, wanting.Wanted!.Name).ShouldBe(("no tweezers is on the wall", "tweezers"), "of a kind that needs no other name, by its own");
         ToolWall.Usual.Fork(Mm(0.5m)).Wanted.ShouldNotBeNull();
     }
 

@@ -73,7 +73,7 @@ function take(event: KeyboardEvent) {
       </p>
       <div v-if="open" class="row">
         <v-btn type="submit" variant="outlined">Work it like this</v-btn>
-        <v-btn variant="text" @click="settleIt">This is how the house works</v-btn>
+        <v-btn variant="text" @click="settleIt">This is how the shop works</v-btn>
       </div>
     </fieldset>
     <fieldset class="hands">

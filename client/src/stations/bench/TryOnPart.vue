@@ -141,7 +141,7 @@ async function judge(take: boolean) {
         <span class="figure">{{ tenths(tried.wantedMm) }} mm</span> wanted.
         {{ tried.seenSays }}
       </p>
-      <v-btn color="primary" @click="judge(true)">{{
+      <v-btn variant="outlined" @click="judge(true)">{{
         tried.same ? 'Go on as planned' : 'Go on with this'
       }}</v-btn>
     </template>

@@ -49,7 +49,7 @@ function answer(yes: boolean) {
         <figcaption class="quiet">Yes looks like this.</figcaption>
       </figure>
       <div class="acts">
-        <v-btn color="primary" @click="answer(true)">Yes</v-btn>
+        <v-btn variant="outlined" @click="answer(true)">Yes</v-btn>
         <v-btn variant="outlined" @click="answer(false)">No</v-btn>
         <v-btn v-if="asked.length > 1" variant="text" @click="asked.pop()">Back</v-btn>
       </div>

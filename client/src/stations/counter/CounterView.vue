@@ -6,7 +6,9 @@ import { useCounter, useCounterAnswer, useCounterQuestions, type RequestAsks } f
 import { saidOf, wholeOf } from '../../api/refused'
 import type { Request } from '../../api/shop'
 import ByField from '../../controls/ByField.vue'
+import DraftLine from '../../controls/DraftLine.vue'
 import RefusedLine from '../../controls/RefusedLine.vue'
+import { useDraft } from '../../controls/drafts'
 import { useActing } from '../../controls/acting'
 import { useActs } from '../../controls/acts'
 import { pathOf } from '../../job/stations'
@@ -22,6 +24,17 @@ const answers = reactive<Answers>({})
 const who = reactive({ client: '', watch: '', words: '', by: initials.value, wearer: true })
 const { busy, error, act } = useActing(400)
 const takeIn = useCounter()
+
+const draft = useDraft(
+  'counter',
+  () => ({ request: request.value, answers: { ...answers }, who: { ...who, by: '' } }),
+  (kept) => {
+    request.value = kept.request
+    Object.assign(answers, kept.answers)
+    Object.assign(who, kept.who, { by: who.by })
+    at.value = asks.value.length
+  },
+)
 
 const { data: requests } = useCounterQuestions()
 /** What is asked of the request that was chosen. */
@@ -146,6 +159,7 @@ function bench() {
   const whole = sheetOf(chosen.value, answers, who)
   return act(async () => {
     const job = await takeIn(whole)
+    draft.done()
     initials.value = job.takenInBy
     await router.push(`/jobs/${job.id}/${pathOf[job.planAgreed ? 'bench' : job.next]}`)
   })
@@ -169,6 +183,7 @@ useActs(() => ({
   <section class="counter">
     <h1>Counter</h1>
     <p class="says">One key an answer; Enter takes the usual one, and at the end goes to the bench.</p>
+    <DraftLine v-if="draft.offered.value" :draft="draft" />
     <div class="both">
       <!-- The keys go to the question that is marked. -->
       <div ref="keys" class="asks" tabindex="0" data-keys data-testid="keys" @keydown="onKey">
@@ -269,7 +284,8 @@ useActs(() => ({
 <style scoped>
 .counter {
   display: grid;
-  grid-template-rows: auto auto minmax(0, 1fr) auto;
+  grid-template-rows: auto;
+  grid-auto-rows: auto;
   gap: 10px;
   padding: 18px 28px 10px;
   height: 100%;

@@ -191,6 +191,15 @@ function describe(place: Place, link: SheetLink) {
   grid-template-rows: minmax(0, 1fr) auto;
   height: 138px;
 }
+@media (max-width: 960px) {
+  .lay {
+    height: auto;
+    grid-template-rows: auto auto;
+  }
+  svg {
+    min-height: 64px;
+  }
+}
 svg {
   width: 100%;
   height: 100%;

@@ -8,7 +8,10 @@ import { saidOf } from '../../api/refused'
 import type { HandOverSheet, Job, Request } from '../../api/shop'
 import { dayFromNow } from '../../controls/days'
 import { requests } from '../../job/requests'
+import DraftLine from '../../controls/DraftLine.vue'
 import RefusedLine from '../../controls/RefusedLine.vue'
+import { useActs } from '../../controls/acts'
+import { useDraft } from '../../controls/drafts'
 
 const props = defineProps<{ job: Job; sheet: HandOverSheet }>()
 const router = useRouter()
@@ -20,16 +23,23 @@ const form = reactive({
   request: 'refit' as Request,
 })
 const error = ref<unknown>(null)
+const draft = useDraft(
+  `again ${props.job.id}`,
+  () => ({ words: form.words, request: form.request }),
+  (kept) => Object.assign(form, kept),
+)
 
 async function again() {
   try {
     const job = await comesAgain(props.job.id, form)
+    draft.done()
     await queries.invalidateQueries()
     await router.push(`/jobs/${job.id}/gauge`)
   } catch (refusal) {
     error.value = refusal
   }
 }
+useActs(() => ({ back: { says: 'Log', to: '/log' }, first: { says: 'Take it in again', form: 'again' } }))
 </script>
 
 <template>
@@ -38,7 +48,8 @@ async function again() {
       sheet.bag.length > 0 ? `, the bag with ${sheet.bag.map((l) => `${l.count} ${l.what}`).join(', ')}` : ''
     }}, how it is worn. Only the wrist is taken anew.
   </p>
-  <form @submit.prevent="again">
+  <form id="again" @submit.prevent="again">
+    <DraftLine :draft="draft" />
     <v-select
       v-model="form.request"
       :items="requests"
@@ -65,7 +76,6 @@ async function again() {
       name="words"
       :error-messages="saidOf(error, '$.words')"
     />
-    <v-btn color="primary" type="submit">Take it in again</v-btn>
     <RefusedLine :of="error" beside-fields />
   </form>
 </template>

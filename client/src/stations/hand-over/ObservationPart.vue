@@ -4,7 +4,9 @@ import { useHandOverSheet, useObservation } from '../../api/job'
 import { saidOf, titleOf } from '../../api/refused'
 import type { Job } from '../../api/shop'
 import ByField from '../../controls/ByField.vue'
+import DraftLine from '../../controls/DraftLine.vue'
 import RefusedLine from '../../controls/RefusedLine.vue'
+import { useDraft } from '../../controls/drafts'
 import { asDay, asMoment } from '../../controls/days'
 
 /** A watch that is observed before it goes back: what was set when, and what it showed on which day. */
@@ -16,15 +18,28 @@ const may = computed(() => props.job.may.observe.ok)
 const set = reactive({ until: '', set: '', day: '', by: props.job.takenInBy })
 const looks = ref<string[]>([])
 const seen = reactive({ shows: '', by: props.job.takenInBy })
+const draft = useDraft(
+  `observation of ${props.job.id}`,
+  () => ({ set: { until: set.until, set: set.set, day: set.day }, looks: looks.value, shows: seen.shows }),
+  (kept) => {
+    Object.assign(set, kept.set)
+    looks.value = kept.looks
+    seen.shows = kept.shows
+  },
+)
 function addDay() {
   if (set.day && !looks.value.includes(set.day)) looks.value = [...looks.value, set.day].sort()
   set.day = ''
 }
 function begin() {
   addDay()
-  observe.mutate({ until: set.until, set: set.set, by: set.by, looks: looks.value })
+  observe.mutate(
+    { until: set.until, set: set.set, by: set.by, looks: looks.value },
+    { onSuccess: () => draft.done() },
+  )
 }
-const note = (ends: boolean) => look.mutate({ ...seen, ends }, { onSuccess: () => (seen.shows = '') })
+const note = (ends: boolean) =>
+  look.mutate({ ...seen, ends }, { onSuccess: () => (draft.done(), (seen.shows = '')) })
 </script>
 
 <template>
@@ -32,6 +47,7 @@ const note = (ends: boolean) => look.mutate({ ...seen, ends }, { onSuccess: () =
     <summary>
       {{ observed?.stands ? `Under observation until ${asDay(observed.until)}` : 'Under observation first' }}
     </summary>
+    <DraftLine :draft="draft" />
     <template v-if="observed">
       <p>Set {{ asMoment(observed.setAt) }} by {{ observed.by }}: {{ observed.set }}</p>
       <ul>

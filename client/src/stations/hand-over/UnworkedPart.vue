@@ -4,19 +4,27 @@ import { useGoBackUnworked } from '../../api/job'
 import { saidOf, titleOf } from '../../api/refused'
 import type { Job } from '../../api/shop'
 import ByField from '../../controls/ByField.vue'
+import DraftLine from '../../controls/DraftLine.vue'
 import RefusedLine from '../../controls/RefusedLine.vue'
+import { useDraft } from '../../controls/drafts'
 
 /** The watch goes back as it came, and why. */
 const props = defineProps<{ job: Job }>()
 const { mutate, error, isPending } = useGoBackUnworked(() => props.job.id)
 const told = reactive({ by: props.job.takenInBy, why: '' })
+const draft = useDraft(
+  `unworked ${props.job.id}`,
+  () => told.why,
+  (kept) => (told.why = kept),
+)
 </script>
 
 <template>
   <details>
     <summary>It goes back as it came</summary>
     <p v-if="!job.may.goBackUnworked.ok" class="quiet">{{ job.may.goBackUnworked.why }}</p>
-    <form v-else @submit.prevent="mutate({ ...told })">
+    <form v-else @submit.prevent="mutate({ ...told }, { onSuccess: () => draft.done() })">
+      <DraftLine :draft="draft" />
       <v-text-field
         v-model="told.why"
         density="compact"

@@ -1,12 +1,15 @@
 <script setup lang="ts">
-import { refDebounced } from '@vueuse/core'
+import { refDebounced, useTitle } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useFits } from '../../api/match'
 import { wholeOf } from '../../api/refused'
+import { useActs } from '../../controls/acts'
 import VerdictRing from '../VerdictRing.vue'
 
 const route = useRoute()
+useTitle('A band in the hand – Iron Loop')
+useActs(() => ({ back: { says: 'Catalogue', to: '/house/catalogue' } }))
 const client = ref('')
 const { data, error } = useFits(
   computed(() => Number(route.params.id)),

@@ -303,7 +303,7 @@ const anyFilter = computed(
     </section>
     <div v-if="open" class="enter">
       <v-btn variant="outlined" :to="`/bands/new?job=${job.id}`">Enter the owner’s own band</v-btn>
-      <v-btn variant="text" to="/bands/new">Put a band in stock</v-btn>
+      <v-btn variant="text" :to="`/bands/new?for=${job.id}`">Put a band in stock</v-btn>
     </div>
     <p v-if="sheet.consent" class="quiet">
       Written consent by {{ sheet.consent.signedBy }}: {{ sheet.consent.work }}.

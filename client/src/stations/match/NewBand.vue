@@ -1,15 +1,33 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue'
+import { useTitle } from '@vueuse/core'
+import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useAddBand, type BandAttachment, type BandMaterial, type BandSheet, type Side } from '../../api/shop'
+import {
+  useAddBand,
+  type BandAttachment,
+  type BandMaterial,
+  type BandSheet,
+  type Request,
+  type Side,
+} from '../../api/shop'
 import { saidOf, titleOf } from '../../api/refused'
+import { useChoice } from '../../api/match'
+import { useJobIfAny } from '../../api/job'
+import DraftLine from '../../controls/DraftLine.vue'
+import { useActs } from '../../controls/acts'
+import { useDraft } from '../../controls/drafts'
 import { pathOf } from '../../job/stations'
 
 const route = useRoute()
 const router = useRouter()
 /** With a job the band is its owner's own; without one it goes into stock. */
 const jobId = computed(() => (route.query.job ? Number(route.query.job) : null))
+/** The job it is entered for, into stock. */
+const forJob = computed(() => (route.query.for ? Number(route.query.for) : null))
 const { mutate, error, isPending } = useAddBand()
+const about = computed(() => jobId.value ?? forJob.value)
+const { data: job } = useJobIfAny(about)
+const { choose } = useChoice(() => about.value ?? 0)
 
 type Kind = 'linkBracelet' | 'twoPiece' | 'onePiece' | 'mesh'
 const kinds: { kind: Kind; title: string }[] = [
@@ -19,6 +37,30 @@ const kinds: { kind: Kind; title: string }[] = [
   { kind: 'mesh', title: 'Mesh' },
 ]
 const kind = ref<Kind>('linkBracelet')
+/** What it closes with, unless something else is said. */
+const usual: Record<Kind, string> = {
+  linkBracelet: 'fold-over',
+  twoPiece: 'pin buckle',
+  onePiece: 'pin buckle',
+  mesh: 'slide clasp',
+}
+watch(kind, (now, before) => {
+  if (band.claspName === '' || band.claspName === usual[before ?? now]) band.claspName = usual[now]
+})
+// What is asked for tells what kind of band is wanted.
+const wantedBy: Partial<Record<Request, Kind>> = {
+  changeStrap: 'twoPiece',
+  fitMesh: 'mesh',
+  takeLinksOut: 'linkBracelet',
+  putLinksIn: 'linkBracelet',
+}
+watch(
+  () => job.value?.request,
+  (request) => {
+    if (request && !draft.isTyped.value) kind.value = wantedBy[request] ?? kind.value
+  },
+  { flush: 'post' },
+)
 const isMetal = computed(() => kind.value === 'linkBracelet' || kind.value === 'mesh')
 const band = reactive({
   name: '',
@@ -26,7 +68,7 @@ const band = reactive({
   attaches: 'looseBar' as BandAttachment,
   width: '',
   thickness: '',
-  claspName: '',
+  claspName: 'fold-over',
   inStock: '1',
   price: '',
   colour: '',
@@ -114,10 +156,64 @@ function done() {
   mutate(
     { jobId: jobId.value, sheet },
     {
-      onSuccess: () => router.push(jobId.value === null ? '/' : `/jobs/${jobId.value}/${pathOf.match}`),
+      async onSuccess(added) {
+        draft.done()
+        const back = jobId.value ?? forJob.value
+        if (back === null) return router.push('/')
+        // Stock entered from a job is meant for that job; where it does not go on, Match says why.
+        const isChosen =
+          forJob.value !== null &&
+          (await choose({ bandId: added.id, way: 'double' }).then(
+            () => true,
+            () => false,
+          ))
+        return router.push({
+          path: `/jobs/${back}/${pathOf.match}`,
+          query: isChosen ? {} : { card: added.article },
+        })
+      },
     },
   )
 }
+const draft = useDraft(
+  `new band${jobId.value === null ? '' : ` of ${jobId.value}`}`,
+  () => ({
+    kind: kind.value,
+    band: { ...band },
+    bracelet: { ...bracelet },
+    strap: { ...strap },
+    onePiece: { ...onePiece },
+    mesh: { ...mesh },
+  }),
+  (kept) => {
+    kind.value = kept.kind
+    Object.assign(band, kept.band)
+    Object.assign(bracelet, kept.bracelet)
+    Object.assign(strap, kept.strap)
+    Object.assign(onePiece, kept.onePiece)
+    Object.assign(mesh, kept.mesh)
+  },
+)
+const moreIsRefused = computed(() =>
+  ['claspName', 'colour', 'finish', 'endThickness', 'tubeBore', 'claspEnd', 'family', 'boreToFace'].some(
+    (field) => said(`$.${field}`).length > 0,
+  ),
+)
+useTitle(() => `${jobId.value === null ? 'Put a band in stock' : 'The owner’s own band'} – Iron Loop`)
+useActs(() => {
+  const back = jobId.value ?? forJob.value
+  return {
+    back:
+      back === null
+        ? { says: 'Catalogue', to: '/house/catalogue' }
+        : { says: 'Match', to: `/jobs/${back}/match` },
+    first: {
+      says: jobId.value === null ? 'Put it in stock' : 'Enter it',
+      form: 'new-band',
+      busy: isPending.value,
+    },
+  }
+})
 </script>
 
 <template>
@@ -138,7 +234,8 @@ function done() {
         {{ k.title }}
       </v-btn>
     </div>
-    <form @submit.prevent="done">
+    <form id="new-band" @submit.prevent="done">
+      <DraftLine :draft="draft" />
       <v-text-field
         v-model="band.name"
         class="two"
@@ -158,70 +255,6 @@ function done() {
         name="thickness"
         :error-messages="said('$.thickness')"
       />
-      <v-select
-        v-if="!isMetal"
-        v-model="band.material"
-        :items="softMaterials"
-        label="Material"
-        data-field="material"
-      />
-      <v-select
-        v-if="kind !== 'onePiece'"
-        v-model="band.attaches"
-        :items="attachings"
-        label="Attaches by"
-        data-field="attaches"
-      />
-      <v-text-field
-        v-model="band.claspName"
-        label="Closes with"
-        name="claspName"
-        :error-messages="said('$.claspName')"
-      />
-      <v-text-field v-model="band.colour" label="Colour" name="colour" :error-messages="said('$.colour')" />
-
-      <v-text-field v-model="band.finish" label="Finish" name="finish" :error-messages="said('$.finish')" />
-      <v-select v-model="band.end" :items="ends" label="End at the case" data-field="end" />
-      <v-text-field
-        v-model="band.endThickness"
-        label="End’s thickness"
-        name="endThickness"
-        :error-messages="said('$.endThickness')"
-      />
-      <v-text-field
-        v-model="band.tubeBore"
-        label="Bore of its tube"
-        name="tubeBore"
-        :error-messages="said('$.tubeBore')"
-      />
-      <v-text-field
-        v-model="band.claspEnd"
-        label="Width at the clasp"
-        name="claspEnd"
-        :error-messages="said('$.claspEnd')"
-      />
-      <v-text-field
-        v-if="band.end === 'fitted' || band.attaches === 'screwThrough'"
-        v-model="band.family"
-        label="Maker’s family code"
-        name="family"
-        :error-messages="said('$.family')"
-      />
-      <v-text-field
-        v-if="kind === 'linkBracelet' && band.end === 'straight'"
-        v-model="band.boreToFace"
-        label="Its bore to its face toward the case"
-        name="boreToFace"
-        :error-messages="said('$.boreToFace')"
-      />
-      <v-checkbox
-        v-if="kind === 'twoPiece' && band.material === 'leather'"
-        v-model="band.firm"
-        label="Firm leather"
-        hide-details
-      />
-      <v-checkbox v-if="isMetal" v-model="band.nickelSafe" label="Declared nickel-safe" hide-details />
-
       <template v-if="kind === 'onePiece'">
         <v-select
           v-model="onePiece.closure"
@@ -262,18 +295,6 @@ function done() {
           name="farthest"
           :error-messages="said('$.onePiece.farthest')"
         />
-        <v-text-field
-          v-model="onePiece.whole"
-          label="Whole, to the tip, if measured"
-          name="whole"
-          :error-messages="said('$.onePiece.whole')"
-        />
-        <v-text-field
-          v-model="onePiece.underRun"
-          label="Under-run, if measured"
-          name="underRun"
-          :error-messages="said('$.onePiece.underRun')"
-        />
       </template>
       <template v-else-if="kind === 'mesh'">
         <v-text-field
@@ -312,14 +333,6 @@ function done() {
           :error-messages="said('$.bracelet.six')"
         />
         <v-text-field
-          v-model="bracelet.spares"
-          class="two"
-          label="Spare links"
-          name="spares"
-          :error-messages="said('$.bracelet.spares')"
-        />
-        <v-checkbox v-model="bracelet.solidEnd" label="Solid end links" hide-details />
-        <v-text-field
           v-model="bracelet.claspTwelve"
           label="Clasp, 12 side to centre"
           name="claspTwelve"
@@ -343,19 +356,6 @@ function done() {
           label="Hole spacing"
           name="step"
           :error-messages="said('$.bracelet.step')"
-        />
-        <v-text-field
-          v-model="bracelet.position"
-          type="number"
-          label="Now in hole, from the tight end"
-          name="position"
-          :error-messages="said('$.bracelet.position')"
-        />
-        <v-select
-          v-model="bracelet.microSide"
-          :items="sides"
-          label="Micro-adjust on"
-          data-field="microSide"
         />
       </template>
       <template v-else>
@@ -401,9 +401,126 @@ function done() {
           :error-messages="said('$.inStock')"
         />
       </template>
-      <v-btn class="act" color="primary" type="submit" :loading="isPending">
-        {{ jobId === null ? 'Put it in stock' : 'Enter it' }}
-      </v-btn>
+      <details class="four" :open="moreIsRefused">
+        <summary>More about it: material, how it attaches, looks, what it closes with</summary>
+        <div class="more">
+          <v-select
+            v-if="!isMetal"
+            v-model="band.material"
+            :items="softMaterials"
+            label="Material"
+            data-field="material"
+          />
+          <v-select
+            v-if="kind !== 'onePiece'"
+            v-model="band.attaches"
+            :items="attachings"
+            label="Attaches by"
+            data-field="attaches"
+          />
+          <v-text-field
+            v-model="band.claspName"
+            label="Closes with"
+            name="claspName"
+            :error-messages="said('$.claspName')"
+          />
+          <v-text-field
+            v-model="band.colour"
+            label="Colour"
+            name="colour"
+            :error-messages="said('$.colour')"
+          />
+          <v-text-field
+            v-model="band.finish"
+            label="Finish"
+            name="finish"
+            :error-messages="said('$.finish')"
+          />
+          <v-select v-model="band.end" :items="ends" label="End at the case" data-field="end" />
+          <v-text-field
+            v-model="band.endThickness"
+            label="End’s thickness"
+            name="endThickness"
+            :error-messages="said('$.endThickness')"
+          />
+          <v-text-field
+            v-model="band.tubeBore"
+            label="Bore of its tube"
+            name="tubeBore"
+            :error-messages="said('$.tubeBore')"
+          />
+          <v-text-field
+            v-model="band.claspEnd"
+            label="Width at the clasp"
+            name="claspEnd"
+            :error-messages="said('$.claspEnd')"
+          />
+          <v-text-field
+            v-if="band.end === 'fitted' || band.attaches === 'screwThrough'"
+            v-model="band.family"
+            label="Maker’s family code"
+            name="family"
+            :error-messages="said('$.family')"
+          />
+          <v-text-field
+            v-if="kind === 'linkBracelet' && band.end === 'straight'"
+            v-model="band.boreToFace"
+            label="Its bore to its face toward the case"
+            name="boreToFace"
+            :error-messages="said('$.boreToFace')"
+          />
+          <v-checkbox
+            v-if="kind === 'twoPiece' && band.material === 'leather'"
+            v-model="band.firm"
+            label="Firm leather"
+            hide-details
+          />
+          <v-checkbox v-if="isMetal" v-model="band.nickelSafe" label="Declared nickel-safe" hide-details />
+          <v-text-field
+            v-if="kind === 'linkBracelet'"
+            v-model="bracelet.spares"
+            class="two"
+            label="Spare links"
+            name="spares"
+            :error-messages="said('$.bracelet.spares')"
+          />
+          <v-checkbox
+            v-if="kind === 'linkBracelet'"
+            v-model="bracelet.solidEnd"
+            label="Solid end links"
+            hide-details
+          />
+          <v-text-field
+            v-if="kind === 'linkBracelet'"
+            v-model="bracelet.position"
+            type="number"
+            label="Now in hole, from the tight end"
+            name="position"
+            :error-messages="said('$.bracelet.position')"
+          />
+          <v-select
+            v-if="kind === 'linkBracelet'"
+            v-model="bracelet.microSide"
+            :items="sides"
+            label="Micro-adjust on"
+            data-field="microSide"
+          />
+          <v-text-field
+            v-if="kind === 'onePiece'"
+            v-model="onePiece.whole"
+            label="Whole, to the tip, if measured"
+            name="whole"
+            :error-messages="said('$.onePiece.whole')"
+          />
+          <v-text-field
+            v-if="kind === 'onePiece'"
+            v-model="onePiece.underRun"
+            label="Under-run, if measured"
+            name="underRun"
+            :error-messages="said('$.onePiece.underRun')"
+          />
+        </div>
+      </details>
       <p v-if="error" class="four refused" role="alert">{{ titleOf(error) }}</p>
     </form>
   </section>
@@ -437,10 +554,21 @@ form {
 .four {
   grid-column: 1 / -1;
 }
-.act {
-  align-self: end;
+.more {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 12px 22px;
+  align-items: start;
+}
+summary {
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
+  text-decoration: underline;
+  cursor: pointer;
 }
 @media (max-width: 800px) {
+  .more,
   form {
     grid-template-columns: minmax(0, 1fr);
   }

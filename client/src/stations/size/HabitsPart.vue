@@ -22,7 +22,7 @@ async function set() {
 
 <template>
   <form @submit.prevent="set">
-    <p>How {{ job.client }} wears it, whatever the watch. Empty is as the house has it.</p>
+    <p>How {{ job.client }} wears it, whatever the watch. Empty is as the shop has it.</p>
     <v-text-field
       v-model="typed.offCentre"
       density="compact"

@@ -29,7 +29,7 @@ async function choose(change: Partial<School>) {
 <template>
   <template v-if="sheet">
     <p class="quiet">
-      Fitters differ here. What is chosen holds for the house; what each would come to on this job stands
+      Fitters differ here. What is chosen holds for the shop; what each would come to on this job stands
       beside it.
     </p>
     <fieldset v-if="sheet.ways.length > 2">

@@ -45,7 +45,7 @@ internal static class ClientEndpoints
     private const string KeptAndWhy =
         "Kept: name and how to reach you, to tell you that a job is ready; the figures of watch, band and wrist, to fit it again without measuring all of it anew; "
         + "photos and marks of the condition on arrival, since the shop answers for what it is given; signatures, since work that cannot be undone was agreed to. "
-        + "When it is erased, jobs, bands, prices and counts of parts stay, without a name: stock and accounts hang on them. Backups made before are written anew without it.";
+        + "When it is erased, jobs, bands, prices and counts of parts stay, without a name: stock and accounts depend on them. Backups made before are written anew without it.";
 
     public static void MapClients(this IEndpointRouteBuilder routes)
     {

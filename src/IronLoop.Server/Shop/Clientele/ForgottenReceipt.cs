@@ -18,7 +18,7 @@ internal static class ForgottenReceipt
         sheet.Down += 12;
         sheet.Part("Taken out", string.Join(". ", forgotten.TakenOut) + ".");
         sheet.Part("Backups", forgotten.Backups);
-        sheet.Part("What stays", "Jobs, bands, prices and counts of parts, without a name: stock and accounts hang on them.");
+        sheet.Part("What stays", "Jobs, bands, prices and counts of parts, without a name: stock and accounts depend on them.");
         sheet.Part("Not reached", string.Join(" ", forgotten.NotReached));
         return sheet.Finish();
     }

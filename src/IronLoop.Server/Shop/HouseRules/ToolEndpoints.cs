@@ -42,7 +42,7 @@ internal static class ToolEndpoints
             using var work = shop.Look();
             return All(work);
         }).WithName("tools").WithTags("settings").WithSummary("The tools on the wall, and those on the list.");
-        routes.MapPost("/api/tools", Add).WithName("hangUp").WithTags("settings").WithSummary("Hangs a tool up, or puts it on the list.").ProducesValidationProblem();
+        routes.MapPost("/api/tools", Add).WithName("hangUp").WithTags("settings").WithSummary("Puts a tool on the wall, or puts it on the list.").ProducesValidationProblem();
         routes.MapPut("/api/tools/{id:long}", Change).WithName("changeTool").WithTags("settings").WithSummary("How many spares it has; from the list to the wall.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
         routes.MapDelete("/api/tools/{id:long}", Remove).WithName("takeDown").WithTags("settings").WithSummary("Takes a tool down, or off the list.").ProducesProblem(StatusCodes.Status404NotFound);
@@ -50,7 +50,7 @@ internal static class ToolEndpoints
 
     /// <summary>How the house works at the bench, which its lead settles.</summary>
     public static void MapBenchWay(this IEndpointRouteBuilder routes) =>
-        routes.MapPut("/api/bench/setup", Settle).WithName("settleBench").WithTags("settings").WithSummary("How this house works at the bench, where a job says nothing else.")
+        routes.MapPut("/api/bench/setup", Settle).WithName("settleBench").WithTags("settings").WithSummary("How this shop works at the bench, where a job says nothing else.")
             .ProducesValidationProblem();
 
     private static List<ToolWire> All(ShopWork work) => [.. ToolWalls.All(work).OrderBy(t => t.Tool.Kind).ThenBy(t => t.Tool.Across).ThenBy(t => t.Tool.Name, StringComparer.Ordinal).Select(ToolWire.Of)];

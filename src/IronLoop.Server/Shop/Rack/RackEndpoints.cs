@@ -19,7 +19,7 @@ internal static class RackEndpoints
             using var work = shop.Look();
             return Storage.Jobs.Fitters(work);
         }).WithName("fitters").WithTags("rack").WithSummary("The fitters who have open jobs, by initials.");
-        routes.MapGet("/api/tags", Tags).WithName("tags").WithTags("rack").WithSummary("The tags of some jobs; one that hangs on the rack no more is left out.")
+        routes.MapGet("/api/tags", Tags).WithName("tags").WithTags("rack").WithSummary("The tags of some jobs; one that is no longer on the rack is left out.")
             .ProducesValidationProblem();
         routes.MapGet("/api/jobs/{id:long}", One).WithName("job").WithTags("rack").WithSummary("One job, whole.")
             .ProducesProblem(StatusCodes.Status404NotFound);

@@ -31,8 +31,8 @@ internal static class SchoolEndpoints
     public static void MapSchool(this IEndpointRouteBuilder routes)
     {
         var size = routes.MapGroup("/api/jobs/{id:long}/size/school").WithTags("size");
-        size.MapGet("", Look).WithName("school").WithSummary("The house’s school and what the others would cost here.").ProducesProblem(StatusCodes.Status404NotFound);
-        size.MapPut("", Settle).WithName("setSchool").WithSummary("Settles the house’s school.")
+        size.MapGet("", Look).WithName("school").WithSummary("The shop’s method and what the others would cost here.").ProducesProblem(StatusCodes.Status404NotFound);
+        size.MapPut("", Settle).WithName("setSchool").WithSummary("Sets the shop’s method.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
     }
 
