@@ -13,5 +13,6 @@ export default ts.config(
     languageOptions: { parserOptions: { parser: ts.parser } },
     rules: { 'no-undef': 'off' },
   },
+  { files: ['public/*.js'], rules: { 'no-undef': 'off' } },
   prettier,
 )

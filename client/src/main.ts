@@ -10,6 +10,12 @@ import { onceWhileHeld } from './controls/heldKeys'
 import { router } from './router'
 import { vuetify } from './frame/theme'
 
+// The shell opens without the server; what it says then is that there is no connection.
+if (import.meta.env.PROD && 'serviceWorker' in navigator)
+  window.addEventListener(
+    'load',
+    () => void navigator.serviceWorker.register('/worker.js').catch(() => undefined),
+  )
 window.addEventListener('keydown', onceWhileHeld, true)
 createApp(App)
   .use(router)

@@ -194,18 +194,21 @@ public sealed partial class EveryScreenTests(ITestOutputHelper output) : IDispos
             foreach (var start in Stands[route.Groups["path"].Value])
             {
                 Open(start);
-                yield return start;
-                var parts = ((IEnumerable<object>)Screen.Run("return [...document.querySelectorAll('main [role=tab]')].map((_, i) => i)")!).Count();
-                for (var i = 1; i < parts; i++)
+                // Each part stands in the address once it is opened.
+                var views = new List<string> { start };
+                var tabs = (long)Screen.Run("return document.querySelectorAll('main [role=tab]').length")!;
+                for (var i = 1L; i < tabs; i++)
                 {
-                    Open(start);
+                    var before = Screen.Address;
                     Screen.Run($"document.querySelectorAll('main [role=tab]')[{i}].click()");
-                    Screen.Until(() => Screen.Address.Contains("part=", StringComparison.Ordinal), "the part in the address");
-                    yield return Screen.Address;
+                    Screen.Until(() => Screen.Address != before, "the part in the address");
+                    views.Add(Screen.Address);
                 }
                 if (start.StartsWith("/house/", StringComparison.Ordinal))
-                    foreach (var page in ((IEnumerable<object>)Screen.Run("return [...document.querySelectorAll('.house nav a')].map(a => a.getAttribute('href'))")!).Skip(1).Cast<string>().ToList())
-                        yield return page;
+                    foreach (var page in ((IEnumerable<object>)Screen.Run("return [...document.querySelectorAll('.house nav a')].map(a => a.getAttribute('href'))")!).Skip(1))
+                        views.Add((string)page);
+                foreach (var view in views)
+                    yield return view;
             }
         }
     }

@@ -50,7 +50,7 @@ public sealed class ManyHandsTests
         foreach (var screen in (Screen[])[one, two])
         {
             screen.Go("/jobs/5/take-in");
-            screen.UntilSays("open without a password");
+            screen.UntilSays("Demo, without a password");
             screen.Find("[name=words]");
         }
         two.Type("contact", "the sail loft");
@@ -118,7 +118,7 @@ public sealed class ManyHandsTests
         foreach (var view in (string[])["/", $"{job}/take-in", $"{job}/gauge", $"{job}/match", $"{job}/size", $"{job}/hand-over", "/log", "/house/catalogue"])
         {
             screen.Go(view);
-            screen.UntilSays("open without a password");
+            screen.UntilSays("Demo, without a password");
             screen.Run("return document.title").ShouldBe("Iron Loop", view);
             screen.Run("return document.querySelectorAll('main img[src=x], nav img[src=x]').length").ShouldBe(0L, view);
         }

@@ -63,7 +63,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The tags of some jobs; one that hangs on the rack no more is left out. */
+        /** The tags of some jobs; one that is no longer on the rack is left out. */
         get: operations["tags"];
         put?: never;
         post?: never;
@@ -1248,7 +1248,7 @@ export interface paths {
         /** The tools on the wall, and those on the list. */
         get: operations["tools"];
         put?: never;
-        /** Hangs a tool up, or puts it on the list. */
+        /** Puts a tool on the wall, or puts it on the list. */
         post: operations["hangUp"];
         delete?: never;
         options?: never;
@@ -2107,7 +2107,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** How this house works at the bench, where a job says nothing else. */
+        /** How this shop works at the bench, where a job says nothing else. */
         put: operations["settleBench"];
         post?: never;
         delete?: never;
@@ -2174,9 +2174,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The house’s school and what the others would cost here. */
+        /** The shop’s method and what the others would cost here. */
         get: operations["school"];
-        /** Settles the house’s school. */
+        /** Sets the shop’s method. */
         put: operations["setSchool"];
         post?: never;
         delete?: never;
@@ -3100,6 +3100,11 @@ export interface components {
             part: string;
             offers: components["schemas"]["GoneOfferWire"][];
         };
+        GoodsWire: {
+            /** Format: int64 */
+            cents: number;
+            lines: string[];
+        };
         /** @enum {unknown} */
         Grip: "onTheMat" | "inTheHand";
         GripWire: {
@@ -3137,6 +3142,7 @@ export interface components {
             observeFor: string;
             /** Format: int64 */
             price: null | number;
+            goods: components["schemas"]["GoodsWire"];
             note: string;
             by: string;
             /** Format: int64 */

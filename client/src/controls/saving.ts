@@ -1,5 +1,9 @@
-import { onScopeDispose, reactive, ref } from 'vue'
+import { onScopeDispose, reactive, ref, watch } from 'vue'
 import { RefusedError, saidOf, wholeOf } from '../api/refused'
+
+/** What could not be handed over yet, on whatever sheet it was typed: by sheet and field, as typed. */
+export const notSavedYet = reactive(new Map<string, string>())
+let sheets = 0
 
 /**
  * Entries are stored one after the other, in the order they were made. What the server refuses is said by its field;
@@ -13,8 +17,16 @@ export function useSaving(again = 2_000) {
   const trouble = ref<string | null>(null)
   let last: Promise<unknown> = Promise.resolve()
   const waiting = new Map<string, () => Promise<unknown>>()
+  const sheet = ++sheets
   let timer: ReturnType<typeof setTimeout> | undefined
-  onScopeDispose(() => clearTimeout(timer))
+  watch(unsaved, (now) => {
+    for (const key of [...notSavedYet.keys()]) if (key.startsWith(`${sheet} `)) notSavedYet.delete(key)
+    for (const [field, text] of Object.entries(now)) notSavedYet.set(`${sheet} ${field}`, text)
+  })
+  onScopeDispose(() => {
+    clearTimeout(timer)
+    for (const key of [...notSavedYet.keys()]) if (key.startsWith(`${sheet} `)) notSavedYet.delete(key)
+  })
 
   /** Stores an entry; answers whether it is stored. */
   async function save(

@@ -8,6 +8,7 @@ import { useRack } from '../api/shop'
 import { focusFirstAct } from '../controls/acts'
 import { dropDrafts } from '../controls/drafts'
 import { actOf, keyOf, type KeyAct } from '../controls/keys'
+import { notSavedYet } from '../controls/saving'
 import { focusHeading, useKeptFocus } from '../controls/keptFocus'
 import { useBursts } from './bursts'
 import { useFields } from './fields'
@@ -148,7 +149,14 @@ const whoIsHere = computed(() =>
           <v-btn v-if="!door?.isOpen" variant="text" @click="leave()">Sign out</v-btn>
         </p>
       </div>
-      <p v-if="isLost" class="lost" role="status">Not heard from the server; trying again.</p>
+      <p v-if="isLost" class="lost" role="status">
+        <strong>No connection.</strong>
+        {{
+          notSavedYet.size > 0
+            ? `Not saved yet: ${[...notSavedYet.values()].join('; ')}.`
+            : 'Nothing waits to be saved.'
+        }}
+      </p>
     </nav>
     <StaleChange />
     <FindBox v-if="over === 'find'" @away="away" />

@@ -55,7 +55,8 @@ async function goIn() {
       }}</v-btn>
       <RefusedLine :of="error" beside-fields />
     </form>
-    <RefusedLine v-else-if="unreachable" :of="unreachable" beside-fields />
+    <h1 v-else-if="unreachable">No connection</h1>
+    <RefusedLine v-if="!door && unreachable" :of="unreachable" beside-fields />
   </main>
 </template>
 

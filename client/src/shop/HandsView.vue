@@ -114,7 +114,7 @@ useActs(() =>
         <v-btn type="submit" variant="outlined">Set it; {{ anew.initials }}’s sessions end</v-btn>
       </form>
 
-      <form id="staff" v-if="isLead" aria-label="Enter somebody" @submit.prevent="enter">
+      <form v-if="isLead" id="staff" aria-label="Enter somebody" @submit.prevent="enter">
         <h2>Enter somebody</h2>
         <div class="row">
           <v-select v-model="entered.role" :items="roles" label="Role" data-field="role" />

@@ -33,12 +33,23 @@ internal sealed record TermsOfReturn(ReturnTerms? Terms, bool PostagePaid, HowIt
 /// <summary>A line of what is packed, and by what it is ticked.</summary>
 internal sealed record PackedWire(string Key, string Says);
 
+/// <summary>What goes home from the shop's own stock.</summary>
+internal sealed record GoodsWire(long Cents, IReadOnlyList<string> Lines)
+{
+    public static GoodsWire Of(JobSnapshot file)
+    {
+        var goods = Goods.Of(file);
+        return new GoodsWire(goods.Cents, goods.Lines);
+    }
+}
+
 /// <summary>What the hand-over shows.</summary>
 /// <param name="Advice">What the owner is told.</param>
 /// <param name="Packed">What goes into the parcel when it is posted.</param>
 /// <param name="GoesBack">How it went back; null while it is here.</param>
 /// <param name="ObserveOn">The day the shop promised to ask after it.</param>
 /// <param name="Price">The price in cents.</param>
+/// <param name="Goods">What goes home from the shop's stock, with what it comes to.</param>
 /// <param name="BackFrom">The earlier job this one is a return visit of.</param>
 /// <param name="Also">What was also done or found, and the marks in the watch, each with who and when.</param>
 /// <param name="AsListed">Whether one press may close it: every joint that was worked was checked at the bench, and no note is open.</param>
@@ -46,7 +57,7 @@ internal sealed record PackedWire(string Key, string Says);
 /// <param name="Returns">How it goes back, as was agreed at take-in.</param>
 internal sealed record HandOverSheet(
     string Done, string Figures, IReadOnlyList<BagLineWire> Bag, bool Ready, bool Closed, IReadOnlyList<string> Advice, IReadOnlyList<PackedWire> Packed,
-    HowItGoesBack? GoesBack, DateOnly? ObserveOn, string ObserveFor, long? Price, string Note, string By, long? BackFrom, IReadOnlyList<string> Also, bool AsListed,
+    HowItGoesBack? GoesBack, DateOnly? ObserveOn, string ObserveFor, long? Price, GoodsWire Goods, string Note, string By, long? BackFrom, IReadOnlyList<string> Also, bool AsListed,
     UnderObservationWire? Observed, TermsOfReturn Returns)
 {
     public static HandOverSheet Of(ShopWork work, JobSnapshot file)
@@ -59,7 +70,7 @@ internal sealed record HandOverSheet(
         return new HandOverSheet(
             WhatWasDone.Say(file), LoopSheet.Undrawn(file).FinalFigures, [.. bag.Select(BagLineWire.Of)],
             file.Progress.Done(Station.Bench) && !closed, closed, Closing.AdviceFor(file, bag), [.. Closing.Packed(work, file, bag).Select(l => new PackedWire(l.Key, l.Says))],
-            how.GoesBack, how.ObserveOn, how.ObserveFor, file.Job.PriceCents, how.Note, how.By, how.BackFrom, [.. notes.Where(n => n.Kind != NoteKind.Note).Select(n => n.Told)],
+            how.GoesBack, how.ObserveOn, how.ObserveFor, file.Job.PriceCents, GoodsWire.Of(file), how.Note, how.By, how.BackFrom, [.. notes.Where(n => n.Kind != NoteKind.Note).Select(n => n.Told)],
             // What goes by post is packed first, line by line.
             file.May(JobAct.HandOver).Ok && (file.Job.Returns is null or ReturnTerms.Collected) && file.Bench.Done.All(d => d.Row != StepRow.Check || d.Skipped is null) && !notes.Any(n => n.IsOpen),
             UnderObservationWire.Of(Storage.Observed.Of(work, file.Job.Id)), new TermsOfReturn(file.Job.Returns, file.Job.IsPostagePaid, file.Job.Returns is { } terms ? HowItGoesBacks.By(terms) : null));

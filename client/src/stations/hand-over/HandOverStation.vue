@@ -7,6 +7,7 @@ import DraftLine from '../../controls/DraftLine.vue'
 import PartTabs from '../../controls/PartTabs.vue'
 import { useActs } from '../../controls/acts'
 import { useDraft } from '../../controls/drafts'
+import { price } from '../../controls/price'
 import { useInAddress } from '../../controls/inAddress'
 import { asDay } from '../../controls/days'
 import { useBench } from '../../api/bench'
@@ -46,12 +47,22 @@ watch(
   { immediate: true },
 )
 watch(
-  () => sheet.value?.price,
-  (cents) => {
-    if (form.price === '' && cents != null) form.price = (Number(cents) / 100).toFixed(2)
+  sheet,
+  (now) => {
+    if (!now || now.closed || form.price !== '') return
+    const cents = now.price ?? (Number(now.goods.cents) > 0 ? now.goods.cents : null)
+    if (cents != null) form.price = price(Number(cents))
   },
   { immediate: true },
 )
+/** What the price is made of, where none was agreed; beside what was agreed, what the goods alone come to. */
+const made = computed(() => {
+  const goods = sheet.value?.goods
+  if (!goods || goods.lines.length === 0) return ''
+  return sheet.value?.price == null
+    ? `Not agreed: ${goods.lines.join(', ')}.`
+    : `As agreed; the goods alone are ${price(Number(goods.cents))}: ${goods.lines.join(', ')}.`
+})
 const refusal = computed(() => wholeOf(handOver.error.value))
 const unsettled = computed(() => bench.data.value?.notes.filter((n) => n.open) ?? [])
 // What was refused for want of an answer is no longer said once it is given.
@@ -129,6 +140,7 @@ function close(asListed = false) {
               ? 'The bag stays empty.'
               : `In the bag: ${sheet.bag.map((l) => `${l.count} ${l.what}`).join(', ')}.`
           }}
+          <template v-if="form.price !== ''">Price {{ form.price }}. {{ made }}</template>
         </p>
         <RefusedLine :of="refusal" />
       </div>
@@ -141,7 +153,7 @@ function close(asListed = false) {
       <p v-if="sheet.closed" class="quiet">
         {{ sheet.goesBack === 'posted' ? 'Posted' : 'Collected'
         }}{{ sheet.by ? `, handed over by ${sheet.by}` : ''
-        }}{{ sheet.price != null ? `, ${(Number(sheet.price) / 100).toFixed(2)}` : ''
+        }}{{ sheet.price != null ? `, ${price(Number(sheet.price))}` : ''
         }}{{ sheet.observeOn ? `; follow up on ${asDay(sheet.observeOn)}` : ''
         }}{{ sheet.observeFor ? `: ${sheet.observeFor}` : '' }}.
         <template v-if="sheet.note">Still open: {{ sheet.note }}</template>
@@ -196,6 +208,8 @@ function close(asListed = false) {
               density="compact"
               label="Price"
               name="price"
+              :hint="made"
+              :persistent-hint="made !== ''"
               inputmode="decimal"
               :error-messages="saidOf(handOver.error.value, '$.price')"
             />
