@@ -9,7 +9,11 @@
 
   if (document.documentElement.scrollWidth > innerWidth) faults.push(`the page is ${document.documentElement.scrollWidth} wide of ${innerWidth}`)
   for (const e of root.querySelectorAll('.sheets, .sheet, .rack, .asks, .answer'))
-    if (e.scrollWidth > e.clientWidth + 1) faults.push(`${said(e)} scrolls sideways: ${e.scrollWidth} of ${e.clientWidth}`)
+    if (e.scrollWidth > e.clientWidth + 1) {
+      const edge = e.getBoundingClientRect().left + e.clientWidth + 1
+      const widest = [...e.querySelectorAll('*')].filter((c) => c.getBoundingClientRect().right > edge).at(-1)
+      faults.push(`${said(e)} scrolls sideways, ${e.scrollWidth} of ${e.clientWidth}: ${widest ? said(widest) : 'it'}`)
+    }
 
   // Text: no smaller than 14 px, in drawings 12.
   const texts = []

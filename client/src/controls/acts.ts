@@ -39,11 +39,16 @@ export function useActs(acts: () => Acts | null) {
 
 /** What the bar holds now. */
 export const actsNow = computed<Acts | null>(() => {
+  const now: Acts = {}
   for (let i = laid.length - 1; i >= 0; i--) {
     const acts = laid[i]!.value
-    if (acts) return acts
+    if (!acts) continue
+    // What is not said is as the page around has it.
+    if (now.back === undefined && acts.back) now.back = acts.back
+    if (now.lesser === undefined && acts.lesser) now.lesser = acts.lesser
+    if (now.first === undefined && acts.first !== undefined) now.first = acts.first
   }
-  return null
+  return now.back || now.lesser || now.first ? now : null
 })
 
 /** Fingers that bounce do not do two. */

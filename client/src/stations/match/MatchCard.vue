@@ -202,7 +202,7 @@ function take(now: PullThroughWay) {
   display: grid;
   grid-template-columns: 1fr auto;
   gap: 8px;
-  min-height: 60px;
+  min-height: 58px;
 }
 .said {
   position: relative;

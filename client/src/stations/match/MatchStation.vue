@@ -12,6 +12,7 @@ import {
 } from '../../api/match'
 import type { Verdict } from '../../api/shop'
 import { useJobHere } from '../../job/here'
+import { useActs } from '../../controls/acts'
 import { useInAddress } from '../../controls/inAddress'
 import AlsoBands from './AlsoBands.vue'
 import CompareTable from './CompareTable.vue'
@@ -116,6 +117,11 @@ watch(
 )
 
 const narrowing = ref(false)
+useActs(() => {
+  if (comparing.value || !sheet.value) return null
+  const says = narrowing.value ? 'Without filters and wishes' : 'Filters and wishes'
+  return { lesser: [{ says, press: () => (narrowing.value = !narrowing.value) }] }
+})
 const needs = [
   { field: 'water', title: 'worn in water' },
   { field: 'nickelSensitive', title: 'nickel-sensitive' },
@@ -161,14 +167,11 @@ const anyFilter = computed(
         <VerdictRing :verdict="v" bare /><span class="figure">{{ countOf(v) }}</span>
       </button>
     </div>
-    <div class="next">
+    <div v-if="sheet.readNext || compared.length > 1" class="next">
       <p v-if="sheet.readNext" class="quiet" data-testid="read-next">{{ sheet.readNext }}</p>
       <v-btn v-if="compared.length > 1" variant="outlined" @click="comparing = true"
         >Compare {{ compared.length }}</v-btn
       >
-      <button type="button" class="plain" :aria-expanded="narrowing" @click="narrowing = !narrowing">
-        {{ narrowing ? 'Less' : 'Filters and wishes' }}
-      </button>
     </div>
     <div v-if="narrowing && open" class="needs">
       <button
@@ -375,9 +378,9 @@ const anyFilter = computed(
   gap: 8px;
   font-size: 15px;
 }
-.next .plain {
-  margin-left: auto;
-  white-space: nowrap;
+.next p {
+  flex: 1;
+  min-width: 0;
 }
 .bands {
   list-style: none;
