@@ -68,7 +68,7 @@ public sealed class WholePathTests : IDisposable
         var planned = Numbers();
         var leaving = _screen.All(".link[aria-checked=false]").Count;
         leaving.ShouldBeGreaterThan(0);
-        _screen.Focus(".link[tabindex='0']");
+        _screen.Focus(".mat .link[tabindex='0']");
         for (var i = 0; i < 9 && _screen.Run("return document.activeElement.getAttribute('aria-checked')") as string == "false"; i++)
             _screen.Key(Keys.ArrowRight);
         _screen.Key(Keys.Space);

@@ -21,7 +21,7 @@ export type Closes = NonNullable<BenchSheet['closes']>
 export type EaseFelt = NonNullable<Schemas['TriedWire']['ease']>
 
 /** The bench of one job; asked for again now and then, so that two devices show the same. */
-export function useBench(jobId: MaybeRefOrGetter<number>) {
+export function useBench(jobId: MaybeRefOrGetter<number>, isShown: MaybeRefOrGetter<boolean> = true) {
   const { id, path, ask, askAnew, put } = useCalls(jobId)
 
   async function changed(call: Promise<BenchSheet>) {
@@ -31,8 +31,9 @@ export function useBench(jobId: MaybeRefOrGetter<number>) {
   }
 
   return {
-    sheet: ask('bench', () => answered(api.GET('/api/jobs/{id}/bench', path())), 3000),
-    stock: ask('trayStock', () => answered(api.GET('/api/jobs/{id}/bench/tray/stock', path()))),
+    sheet: ask('bench', () => answered(api.GET('/api/jobs/{id}/bench', path())), 3000, isShown),
+    /** What lies in stock for its tray; asked for where it is shown. */
+    stock: () => ask('trayStock', () => answered(api.GET('/api/jobs/{id}/bench/tray/stock', path()))),
     setUp: (body: BenchSetup) =>
       changed(answered(api.PUT('/api/jobs/{id}/bench/setup', { ...path(), body }))),
     note: (body: Schemas['NewNoteWire']) =>

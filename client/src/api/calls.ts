@@ -43,8 +43,18 @@ export function useCalls(jobId: MaybeRefOrGetter<number>) {
     id,
     path: () => ({ params: { path: { id: id.value } } }),
     askAnew,
-    ask: <T>(name: string, call: () => Promise<T>, refetchInterval: number | false = false) =>
-      useQuery({ queryKey: computed(() => [name, id.value]), queryFn: call, refetchInterval }),
+    ask: <T>(
+      name: string,
+      call: () => Promise<T>,
+      refetchInterval: number | false = false,
+      isShown: MaybeRefOrGetter<boolean> = true,
+    ) =>
+      useQuery({
+        queryKey: computed(() => [name, id.value]),
+        queryFn: call,
+        refetchInterval,
+        enabled: computed(() => toValue(isShown)),
+      }),
     /** Puts what a change answered in the place of what was asked for by that name. */
     async put<T>(name: string, call: Promise<T>): Promise<T> {
       const answer = await call

@@ -24,9 +24,9 @@ export function useJobIfAny(jobId: Ref<number | null>) {
 }
 
 /** Its loop, lay-out and rulers. */
-export function useLoop(jobId: MaybeRefOrGetter<number>) {
+export function useLoop(jobId: MaybeRefOrGetter<number>, isShown: MaybeRefOrGetter<boolean> = true) {
   const { ask, path } = useCalls(jobId)
-  return ask('loop', () => answered(api.GET('/api/jobs/{id}/loop', path())))
+  return ask('loop', () => answered(api.GET('/api/jobs/{id}/loop', path())), false, isShown)
 }
 
 /** Puts right what was heard, as it was seen at a version of the job. */

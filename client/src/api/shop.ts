@@ -75,6 +75,8 @@ export function useFitters(enabled: Ref<boolean>) {
 export function useClients(typed: MaybeRefOrGetter<string>) {
   return useQuery({
     queryKey: computed(() => ['clients', toValue(typed)]),
+    // Nothing is looked for before something is typed.
+    enabled: computed(() => toValue(typed) !== ''),
     queryFn: () => answered(api.GET('/api/clients', { params: { query: { typed: toValue(typed) } } })),
     placeholderData: (before) => before,
   })

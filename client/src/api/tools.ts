@@ -17,7 +17,8 @@ export function useTools() {
   }
   const path = (id: number) => ({ params: { path: { id } } })
   return {
-    tools: useQuery({ queryKey: ['tools'], queryFn: () => answered(api.GET('/api/tools')) }),
+    /** Asked for where the wall is shown. */
+    tools: () => useQuery({ queryKey: ['tools'], queryFn: () => answered(api.GET('/api/tools')) }),
     add: (body: NewTool) => changed(answered(api.POST('/api/tools', { body }))),
     change: (id: number, body: Schemas['ToolChangeWire']) =>
       changed(answered(api.PUT('/api/tools/{id}', { ...path(id), body }))),

@@ -47,7 +47,11 @@ const key: InjectionKey<JobHere> = Symbol('the job that is open')
 /** Opens a job for all that is shown of it. */
 export function provideJob(id: ComputedRef<number>, station: ComputedRef<Station>) {
   const read = useJob(id)
-  const asItIs = useLoop(id)
+  // At Take-in no loop is shown.
+  const asItIs = useLoop(
+    id,
+    computed(() => station.value !== 'takeIn'),
+  )
   const arrange = useArrange(id)
   const backToPlan = useBackToPlan(id)
   const size = useSize(id)

@@ -145,6 +145,9 @@ li {
   gap: 20px;
 }
 a {
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
   color: rgb(var(--v-theme-primary));
   font-weight: 600;
   padding: 8px 0;

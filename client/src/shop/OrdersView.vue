@@ -90,7 +90,7 @@ watch(
           <button
             type="button"
             class="plain"
-            :aria-label="`Take ${l.article} off the list`"
+            :aria-label="`take off ${l.article}, from the list`"
             @click="act('drop', () => dropLine(l.id))"
           >
             take off

@@ -5,7 +5,8 @@ import { useTools, type NewTool, type Tool, type ToolKind } from '../api/tools'
 import RefusedLine from '../controls/RefusedLine.vue'
 import { useActs } from '../controls/acts'
 
-const { tools, add, change, remove } = useTools()
+const { tools: wall, add, change, remove } = useTools()
+const tools = wall()
 const error = ref<unknown>(null)
 const kinds: { value: ToolKind; title: string; across?: string; width?: string }[] = [
   { value: 'punch', title: 'Punch or tip', across: 'Diameter' },

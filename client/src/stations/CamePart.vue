@@ -5,7 +5,7 @@ import { heldBy, onTheWatch } from './came'
 import RefusedLine from '../controls/RefusedLine.vue'
 
 const props = defineProps<{ jobId: number; sheet: BenchSheet; open: boolean }>()
-const { came } = useBench(() => props.jobId)
+const { came } = useBench(() => props.jobId, false)
 const { typed, error, keep } = useKept(() => props.sheet.came, came)
 </script>
 

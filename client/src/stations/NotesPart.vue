@@ -9,7 +9,7 @@ import RefusedLine from '../controls/RefusedLine.vue'
 import { useDraft } from '../controls/drafts'
 
 const props = defineProps<{ jobId: number; notes: Note[]; open: boolean; adds?: boolean; title: string }>()
-const { note, answer } = useBench(() => props.jobId)
+const { note, answer } = useBench(() => props.jobId, false)
 const { addPhoto } = usePhotos(() => props.jobId)
 const typed = reactive({ note: '', unsettled: false, kind: 'note' as Note['kind'] })
 const kinds: { value: Note['kind']; title: string }[] = [

@@ -8,7 +8,7 @@ import SignaturePad from './SignaturePad.vue'
 
 const props = defineProps<{ jobId: number; consent: NonNullable<BenchSheet['consent']> }>()
 const paper = useLocalStorage<'a4' | 'letter'>('iron-loop-paper', 'a4')
-const { sign } = useBench(() => props.jobId)
+const { sign } = useBench(() => props.jobId, false)
 const signedBy = ref(props.consent.signedBy)
 const signature = ref('')
 const error = ref<unknown>(null)

@@ -13,7 +13,7 @@ const props = defineProps<{
   asked: boolean
   open: boolean
 }>()
-const { found } = useBench(() => props.jobId)
+const { found } = useBench(() => props.jobId, false)
 const { typed, error, keep } = useKept(() => props.look, found)
 </script>
 

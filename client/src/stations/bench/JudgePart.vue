@@ -4,7 +4,7 @@ import { useActing } from '../../controls/acting'
 import RefusedLine from '../../controls/RefusedLine.vue'
 
 const props = defineProps<{ jobId: number; cameOut: BenchSheet['cameOut']; gone: BenchSheet['gone'] }>()
-const { part } = useBench(() => props.jobId)
+const { part } = useBench(() => props.jobId, false)
 const { busy, error, act } = useActing()
 const verdicts = [
   { title: 'bent', act: 'scrapped' },

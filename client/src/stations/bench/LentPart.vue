@@ -6,7 +6,7 @@ import RefusedLine from '../../controls/RefusedLine.vue'
 
 /** What the shop lends for the work, such as fitting pins: fetched before the first joint, back in its drawer at the end. */
 const props = defineProps<{ jobId: number; lent: BenchSheet['lent']; open: boolean }>()
-const { lend } = useBench(() => props.jobId)
+const { lend } = useBench(() => props.jobId, false)
 const { busy, error, act } = useActing()
 const typed = reactive({ name: '', count: 1, drawer: '' })
 async function add() {

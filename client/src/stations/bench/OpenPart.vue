@@ -10,7 +10,7 @@ import RefusedLine from '../../controls/RefusedLine.vue'
 
 /** What can be gauged only when it is open: chosen, opened, gauged, and kept in the tray until the rest is approved. */
 const props = defineProps<{ job: Job; sheet: BenchSheet; open: boolean }>()
-const { openFirst } = useBench(() => props.job.id)
+const { openFirst } = useBench(() => props.job.id, false)
 const chosen = ref<JointGroup[]>([])
 watch(
   () => props.sheet.toGauge?.chosen,

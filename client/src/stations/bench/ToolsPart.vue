@@ -8,7 +8,7 @@ import { pedalKey } from './pedal'
 import { grips, insertions, microSchools, runSchools, toolFamilies, tryOnSchools } from './words'
 
 const props = defineProps<{ jobId: number; sheet: BenchSheet; open: boolean }>()
-const { setUp, setHands } = useBench(() => props.jobId)
+const { setUp, setHands } = useBench(() => props.jobId, false)
 const { settle } = useTools()
 const { typed, error, keep } = useKept(() => props.sheet.setup, setUp)
 const { typed: hands, keep: keepHands } = useKept(() => props.sheet.hands, setHands)

@@ -5,7 +5,8 @@ import { trayActs } from './words'
 import RefusedLine from '../../controls/RefusedLine.vue'
 
 const props = defineProps<{ jobId: number; sheet: BenchSheet; open: boolean }>()
-const bench = useBench(() => props.jobId)
+const bench = useBench(() => props.jobId, false)
+const stock = bench.stock()
 const typed = reactive({ heap: '', count: 1, act: 'lost' as TrayAct, partId: null as number | null, why: '' })
 const fromStock = computed(() => typed.act === 'fromStock' || typed.act === 'toStock')
 const error = ref<unknown>(null)
@@ -78,7 +79,7 @@ const most = 12
         aria-label="Which in stock"
       >
         <option :value="null">from the bench box, not counted</option>
-        <option v-for="s in bench.stock.data.value ?? []" :key="s.partId" :value="s.partId">
+        <option v-for="s in stock.data.value ?? []" :key="s.partId" :value="s.partId">
           {{ s.article }}: {{ s.name }}, {{ s.measured }} ({{ s.free }} free)
         </option>
       </select>

@@ -6,7 +6,7 @@ import { saidOf, wholeOf } from '../../api/refused'
 import RefusedLine from '../../controls/RefusedLine.vue'
 
 const props = defineProps<{ jobId: number; closes: Closes | null }>()
-const { tryOn } = useBench(() => props.jobId)
+const { tryOn } = useBench(() => props.jobId, false)
 const typed = reactive({
   by: 'millimetres' as 'millimetres' | 'linksPinched' | 'gap',
   over: 'comfort' as 'zeroEase' | 'comfort',

@@ -169,7 +169,7 @@ useActs(() => ({
   back: { says: 'Start', to: '/' },
   first: {
     says: 'To the bench',
-    press: bench,
+    form: 'counter',
     busy: busy.value,
     off: isReady.value
       ? null
@@ -182,8 +182,8 @@ useActs(() => ({
 <template>
   <section class="counter">
     <h1>Counter</h1>
-    <p class="says">One key an answer; Enter takes the usual one, and at the end goes to the bench.</p>
     <DraftLine v-if="draft.offered.value" :draft="draft" />
+    <p v-else class="says">One key an answer; Enter takes the usual one, and at the end goes to the bench.</p>
     <div class="both">
       <!-- The keys go to the question that is marked. -->
       <div ref="keys" class="asks" tabindex="0" data-keys data-testid="keys" @keydown="onKey">
@@ -231,6 +231,39 @@ useActs(() => ({
         <p v-if="at >= asks.length" class="ask now">Enter: to the bench</p>
         <RefusedLine :of="refused ?? wholeOf(error)" />
       </div>
+      <form id="counter" class="who" @submit.prevent="bench()">
+        <v-text-field
+          v-model="who.client"
+          density="compact"
+          label="Client; empty for a walk-in"
+          name="client"
+          autocomplete="off"
+        />
+        <v-text-field v-model="who.watch" density="compact" label="Watch" name="watch" autocomplete="off" />
+        <v-text-field
+          v-model="who.words"
+          density="compact"
+          label="In the owner’s words"
+          name="words"
+          autocomplete="off"
+        />
+        <ByField
+          v-model="who.by"
+          density="compact"
+          label="Fitter’s initials"
+          :errors="saidOf(error, '$.by')"
+        />
+        <label class="quiet"
+          ><input
+            v-model="who.wearer"
+            type="checkbox"
+            name="wearer"
+            :true-value="false"
+            :false-value="true"
+          />
+          nobody here to try it on</label
+        >
+      </form>
       <div class="answer" data-testid="answer">
         <template v-if="request && answer">
           <p v-if="answer.whyNot" class="quiet">{{ answer.whyNot }}</p>
@@ -256,36 +289,14 @@ useActs(() => ({
         </template>
       </div>
     </div>
-    <form class="who" @submit.prevent="bench()">
-      <v-text-field
-        v-model="who.client"
-        density="compact"
-        label="Client; empty for a walk-in"
-        name="client"
-        autocomplete="off"
-      />
-      <v-text-field v-model="who.watch" density="compact" label="Watch" name="watch" autocomplete="off" />
-      <v-text-field
-        v-model="who.words"
-        density="compact"
-        label="In the owner’s words"
-        name="words"
-        autocomplete="off"
-      />
-      <ByField v-model="who.by" density="compact" label="Fitter’s initials" :errors="saidOf(error, '$.by')" />
-      <label class="quiet"
-        ><input v-model="who.wearer" type="checkbox" name="wearer" :true-value="false" :false-value="true" />
-        nobody here to try it on</label
-      >
-    </form>
   </section>
 </template>
 
 <style scoped>
 .counter {
   display: grid;
-  grid-template-rows: auto;
-  grid-auto-rows: auto;
+  grid-template-rows: auto auto;
+  grid-auto-rows: minmax(0, 1fr);
   gap: 10px;
   padding: 18px 28px 10px;
   height: 100%;
@@ -301,10 +312,13 @@ h2 {
 .both {
   display: grid;
   grid-template-columns: minmax(360px, 5fr) minmax(0, 6fr);
-  gap: 32px;
+  grid-template-areas: 'asks answer' 'who who';
+  grid-template-rows: minmax(0, 1fr) auto;
+  gap: 10px 32px;
   min-height: 0;
 }
 .asks {
+  grid-area: asks;
   align-content: start;
   overflow-y: auto;
   display: grid;
@@ -367,6 +381,7 @@ kbd {
   vertical-align: -3px;
 }
 .answer {
+  grid-area: answer;
   display: grid;
   gap: 8px;
   align-content: start;
@@ -384,6 +399,7 @@ ul {
   padding-left: 0;
 }
 .who {
+  grid-area: who;
   display: grid;
   grid-template-columns: 2fr 2fr 3fr 1fr;
   gap: 4px 16px;
@@ -394,6 +410,10 @@ ul {
 @media (max-width: 960px) {
   .counter {
     height: auto;
+  }
+  .both {
+    grid-template-areas: 'asks' 'who' 'answer';
+    grid-template-rows: auto;
   }
   .both,
   .who {

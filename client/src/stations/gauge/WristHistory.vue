@@ -48,7 +48,7 @@ circle {
   fill: rgb(var(--v-theme-primary));
 }
 text {
-  font-size: 14px;
+  font-size: 19px;
   fill: rgb(var(--v-theme-on-surface));
 }
 </style>

@@ -22,7 +22,6 @@ import RefusedLine from '../../controls/RefusedLine.vue'
 const { id, job } = useJobHere()
 const handOver = useHandOver(id)
 const { data: sheet } = useHandOverSheet(id)
-const { sheet: bench } = useBench(id)
 
 type Part = 'done' | 'back' | 'paper' | 'again'
 const parts = computed<{ part: Part; title: string }[]>(() => [
@@ -64,6 +63,10 @@ const made = computed(() => {
     : `As agreed; the goods alone are ${price(Number(goods.cents))}: ${goods.lines.join(', ')}.`
 })
 const refusal = computed(() => wholeOf(handOver.error.value))
+const { sheet: bench } = useBench(
+  id,
+  computed(() => part.value === 'back'),
+)
 const unsettled = computed(() => bench.data.value?.notes.filter((n) => n.open) ?? [])
 // What was refused for want of an answer is no longer said once it is given.
 watch(

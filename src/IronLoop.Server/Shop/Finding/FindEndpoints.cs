@@ -2,7 +2,7 @@ using System.Text.Json.Serialization;
 using IronLoop.Core.Jobs;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Door;
-using IronLoop.Server.Shop.Rack;
+using IronLoop.Server.Stations;
 using IronLoop.Storage;
 
 namespace IronLoop.Server.Shop.Finding;
@@ -40,7 +40,7 @@ internal static class FindEndpoints
         routes.MapGet("/api/find", Find).WithName("find").WithTags("find")
             .WithSummary("Jobs open and closed (by client, watch, part, owner’s words, notes, tag or bag label), people, watches, bands and articles whose words begin like those typed, in any order; six of a kind at most.");
 
-    private static List<FoundWire> Find(OpenShop shop, RackTags tags, TimeProvider clock, string? words = null)
+    private static List<FoundWire> Find(OpenShop shop, string? words = null)
     {
         var sought = (words ?? "").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Take(MostWords).ToArray();
         if (sought.Length == 0)
@@ -50,10 +50,9 @@ internal static class FindEndpoints
         var code = sought is [var of, var number] && (Is(of, "tag") || Is(of, "bag")) && long.TryParse(number, out var id) ? id
             : sought is [var alone] && long.TryParse(alone, out var tag) ? tag : (long?)null;
         var visits = Visits.Find(work, new LogQuestion(code is { } job ? $"tag {job}" : string.Join(' ', sought)), long.MaxValue, MostOfAKind);
-        var open = tags.Of(shop, look => [.. visits.Where(v => v.ClosedAt is null).Select(v => Storage.Jobs.Tag(look, v.JobId)).OfType<JobTag>()], clock.Today());
         var jobs = visits.OrderBy(v => v.ClosedAt is not null).Select(v => new FoundWire(
             FoundKind.Job, v.JobId, $"Tag {v.JobId}, {v.Client}", $"{v.Watch}; {(v.ClosedAt is null ? "on the rack" : "handed over")}",
-            open.FirstOrDefault(t => t.Id == v.JobId)?.Next, v.JobId == code && sought.Length == 2));
+            v.ClosedAt is null ? TheJob.Read(work, v.JobId).Progress.Next : null, v.JobId == code && sought.Length == 2));
         var people = Clients.Find(work, string.Join(' ', sought), MostOfAKind).Select(c => new FoundWire(FoundKind.Client, c.Id, c.Name, c.Contact, null, false));
         var watches = visits.Where(v => Array.Exists(sought, w => v.Watch.Contains(w, StringComparison.OrdinalIgnoreCase))).DistinctBy(v => v.WatchId)
             .Select(v => new FoundWire(FoundKind.Watch, v.ClientId, v.Watch, v.Client, null, false));

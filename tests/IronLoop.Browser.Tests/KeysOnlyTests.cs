@@ -1,0 +1,72 @@
+using OpenQA.Selenium;
+
+namespace IronLoop.Browser.Tests;
+
+/// <summary>Whole jobs by the keyboard alone, from the start page to the log, every key counted, names and figures too.</summary>
+public sealed class KeysOnlyTests(ITestOutputHelper output) : IDisposable
+{
+    private readonly RunningShop _shop = new(demo: true);
+    private Screen? _lent;
+    private int _keys;
+
+    private Screen Screen => _lent ??= new Screen(_shop.Address);
+
+    public void Dispose()
+    {
+        _lent?.Dispose();
+        _shop.Dispose();
+    }
+
+    private const string Enter = "\uE007";
+    private const string Tab = "\uE004";
+
+    [Fact]
+    public void Four_kinds_of_job_go_from_the_start_page_to_the_log_within_their_keys()
+    {
+        // In an empty browser: who is at the bench is typed once with the first.
+        foreach (var (work, counter, client, most) in ((string, string, string, int)[])
+            [
+                ("strap change with a new client", $"120{Enter}{Enter}{Enter}{Enter}1", "Ida Brook", 60),
+                ("bracelet, links out", $"42{Enter}1{Enter}2", "Tam Rigg", 90),
+                ("clasp", $"3218{Enter}1", "Nan Sedge", 60),
+                ("mesh", $"220{Enter}{Enter}{Enter}{Enter}1", "Wil Tansy", 90),
+            ])
+        {
+            _keys = 0;
+            Screen.Go("/");
+            Screen.UntilSays("on the rack");
+            Press(Keys.F8);
+            Screen.Until(() => Screen.Focused.GetAttribute("data-testid") == "keys");
+            Press(counter);
+            Walk(client);
+            output.WriteLine($"{work}: {_keys} keys, at most {most}");
+            _keys.ShouldBeLessThanOrEqualTo(most, work);
+        }
+        Screen.NoConsoleErrors();
+    }
+
+    /// <summary>From the answered questions over the client's name to the bench, each step, and hand-over.</summary>
+    private void Walk(string client)
+    {
+        Screen.Until(() => Screen.All(".ask.now").Count == 1);
+        // The name stands one stop after the questions; Enter in it goes to the bench.
+        Press(Tab + client + Tab + "Ostwick" + Tab + Tab + "mk" + Enter);
+        Screen.Until(() => Screen.Path.StartsWith("/jobs/", StringComparison.Ordinal), "a job");
+        for (var i = 0; i < 60 && !Screen.Text.Contains("Handed over.", StringComparison.Ordinal); i++)
+        {
+            Screen.Until(() => Screen.Run("return document.activeElement.dataset.act === 'first' && !document.activeElement.matches('.v-btn--loading')") is true, $"the act that comes next: {Screen.Text}");
+            var before = Screen.Run("return document.querySelector('[data-testid=says]').innerText + document.querySelector('[data-act=first]').innerText + location.pathname");
+            // Fingers rest between two acts.
+            Screen.Until(() => Screen.Run("return document.querySelector('[data-testid=step][aria-busy=true]') === null") is true);
+            Press(Enter);
+            Screen.Until(() => !Equals(Screen.Run("return (document.querySelector('[data-testid=says]')?.innerText ?? '') + (document.querySelector('[data-act=first]')?.innerText ?? '') + location.pathname"), before), $"what comes after {before}");
+        }
+        Screen.UntilSays("Handed over.");
+    }
+
+    private void Press(string keys)
+    {
+        _keys += keys.Length;
+        Screen.Key(keys);
+    }
+}
