@@ -133,7 +133,7 @@ public sealed class SizeTests : IDisposable
         _screen.Key("p");
         _screen.UntilSays("This is the planner’s answer.");
         _screen.Focus("[role=tab][aria-selected=true]");
-        for (var i = 0; i < 6 && !_screen.Focused.Text.Contains("Approve the plan", StringComparison.Ordinal); i++)
+        for (var i = 0; i < 12 && !_screen.Focused.Text.Contains("Approve the plan", StringComparison.Ordinal); i++)
             _screen.Key(Keys.Tab);
         _screen.Key(Keys.Enter);
         _screen.Until(() => _screen.Path == "/jobs/5/bench");

@@ -15,8 +15,8 @@ export interface Act {
   off?: string | null
   /** Offered, but not as the one that comes next. */
   quiet?: boolean
-  /** Space that is held over from the act before does not answer it. */
-  byEnter?: boolean
+  /** Space, held over from the act before, does not answer it: what happens then. */
+  onSpace?: (() => void) | undefined
 }
 
 /** What the bar of a sheet holds. */

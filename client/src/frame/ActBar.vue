@@ -8,6 +8,11 @@ function press(act: Act, event: Event) {
     if (!mayActNow()) event.preventDefault()
   } else if (mayActNow()) act.press?.()
 }
+function heldSpace(event: KeyboardEvent, then?: () => void) {
+  if (event.key !== ' ') return
+  event.preventDefault()
+  then?.()
+}
 /** A link is left to the browser, but not twice at one press. */
 const key = (act: Act) => `${act.says} ${act.form ?? ''}`
 </script>
@@ -51,10 +56,10 @@ const key = (act: Act) => `${act.says} ${act.form ?? ''}`
         :loading="actsNow.first.busy"
         :aria-disabled="actsNow.first.off ? true : undefined"
         v-on="
-          actsNow.first.byEnter
+          actsNow.first.onSpace
             ? {
-                keydown: (e: KeyboardEvent) => e.key === ' ' && e.preventDefault(),
-                keyup: (e: KeyboardEvent) => e.key === ' ' && e.preventDefault(),
+                keydown: (e: KeyboardEvent) => heldSpace(e, actsNow?.first?.onSpace),
+                keyup: (e: KeyboardEvent) => heldSpace(e),
               }
             : {}
         "

@@ -82,11 +82,18 @@ watch(
     // A field that is waiting for an answer has the keyboard already; else it is on what comes next.
     const on = document.activeElement
     if (on && on !== document.body && on.closest('main')?.contains(on) && !on.matches('a, button')) return
-    setTimeout(() => {
-      const now = document.activeElement
-      if (now?.matches('main :is(input, textarea, select, [data-keys])')) return
-      if (!focusFirstAct()) focusHeading()
-    }, 60)
+    const path = route.path
+    let left = false
+    const stop = ['keydown', 'pointerdown'].map((event) =>
+      useEventListener(document, event, () => (left = true), { capture: true, once: true }),
+    )
+    // What comes next may have to be asked for first; whoever presses something meanwhile is left alone.
+    for (let i = 0; i < 25 && !left && route.path === path; i++) {
+      await new Promise((soon) => setTimeout(soon, 60))
+      if (left || document.activeElement?.matches('main :is(input, textarea, select, [data-keys])')) break
+      if (!document.activeElement?.matches('[data-act=first]') && !focusFirstAct() && i === 1) focusHeading()
+    }
+    for (const over of stop) over()
   },
 )
 const whoIsHere = computed(() =>

@@ -124,7 +124,7 @@ useActs(() => {
       says: isTryOn.value ? 'As planned' : 'Done',
       press: forward,
       busy: busy.value,
-      byEnter: isTryOn.value,
+      onSpace: isTryOn.value ? () => (stopped.value = true) : undefined,
     },
   }
 })

@@ -154,8 +154,17 @@ function press(key: string) {
   } else if (ask) typed.value += key
 }
 
+/** Fingers are faster than the line: who asks for the bench before the last answer is here gets there when it is. */
+const goes = ref(false)
+watch([isWaiting, isHeard], () => {
+  if (!goes.value || isWaiting.value || !isHeard.value) return
+  goes.value = false
+  if (isReady.value) void bench()
+})
+
 function bench() {
   if (!chosen.value) return
+  if (isWaiting.value || !isHeard.value) return void (goes.value = true)
   const whole = sheetOf(chosen.value, answers, who)
   return act(async () => {
     const job = await takeIn(whole)
@@ -171,10 +180,11 @@ useActs(() => ({
     says: 'To the bench',
     form: 'counter',
     busy: busy.value,
-    off: isReady.value
-      ? null
-      : (answer.value?.whyNot ??
-        (request.value ? 'Something is still asked.' : 'Say first what is asked for.')),
+    off:
+      isReady.value || !isHeard.value || isWaiting.value
+        ? null
+        : (answer.value?.whyNot ??
+          (request.value ? 'Something is still asked.' : 'Say first what is asked for.')),
   },
 }))
 </script>
