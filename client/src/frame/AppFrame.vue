@@ -88,10 +88,15 @@ watch(
       useEventListener(document, event, () => (left = true), { capture: true, once: true }),
     )
     // What comes next may have to be asked for first; whoever presses something meanwhile is left alone.
+    let given: Element | null = null
     for (let i = 0; i < 25 && !left && route.path === path; i++) {
       await new Promise((soon) => setTimeout(soon, 60))
-      if (left || document.activeElement?.matches('main :is(input, textarea, select, [data-keys])')) break
-      if (!document.activeElement?.matches('[data-act=first]') && !focusFirstAct() && i === 1) focusHeading()
+      const now = document.activeElement
+      if (left || now?.matches('main :is(input, textarea, select, [data-keys])')) break
+      // Whoever took the keyboard elsewhere keeps it there.
+      if (given?.isConnected && now !== given && now !== document.body) break
+      if (!now?.matches('[data-act=first]') && !focusFirstAct() && i === 1) focusHeading()
+      if (document.activeElement !== now) given = document.activeElement
     }
     for (const over of stop) over()
   },

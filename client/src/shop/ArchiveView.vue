@@ -145,6 +145,7 @@ li {
   gap: 20px;
 }
 a {
+  min-width: 44px;
   min-height: 44px;
   display: inline-flex;
   align-items: center;
