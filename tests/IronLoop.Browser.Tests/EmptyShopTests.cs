@@ -30,7 +30,7 @@ public sealed class EmptyShopTests
         screen.Press("Put it in stock");
         screen.UntilSays("name is empty");
         foreach (var (field, typed) in ((string, string)[])
-            [("name", "First strap"), ("width", "20"), ("thickness", "2,5"), ("claspName", "pin buckle"), ("bucklePiece", "75"), ("tail", "118"), ("firstHole", "58"), ("holePitch", "6.5")])
+            [("name", "First strap"), ("width", "20"), ("thickness", "2,5"), ("bucklePiece", "75"), ("tail", "118"), ("firstHole", "58"), ("holePitch", "6.5")])
             screen.Type(field, typed);
         screen.Press("Put it in stock");
         screen.Until(() => screen.Path == "/");
@@ -38,7 +38,7 @@ public sealed class EmptyShopTests
         screen.UntilSays("First strap");
         screen.Press("Enter the owner’s own band");
         foreach (var (field, typed) in ((string, string)[])
-            [("name", "Own bracelet"), ("width", "20"), ("thickness", "3,2"), ("claspName", "fold-over"), ("twelve", "2 fixed of 9; 6 of 8,2"), ("six", "2 fixed of 9; 5 of 8,2"), ("claspTwelve", "18"), ("claspSix", "18"), ("step", "2")])
+            [("name", "Own bracelet"), ("width", "20"), ("thickness", "3,2"), ("twelve", "2 fixed of 9; 6 of 8,2"), ("six", "2 fixed of 9; 5 of 8,2"), ("claspTwelve", "18"), ("claspSix", "18"), ("step", "2")])
             screen.Type(field, typed);
         screen.Press("Enter it");
         screen.UntilSays("the owner’s own");

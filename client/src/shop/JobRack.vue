@@ -162,9 +162,9 @@ ol {
 .tag {
   position: relative;
   display: block;
-  min-height: 56px;
-  padding: 2px 8px 2px 10px;
-  margin-bottom: 3px;
+  min-height: 53px;
+  padding: 1px 8px 1px 10px;
+  margin-bottom: 2px;
   border: 1px solid rgb(var(--v-theme-hairline));
   border-radius: 2px;
   color: inherit;
