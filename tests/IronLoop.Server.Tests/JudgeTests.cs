@@ -129,7 +129,7 @@ public sealed class JudgeTests : IClassFixture<JudgeTests.EmptyShop>
     }
 
     [Theory]
-    [InlineData("widthMm", "99", "width is 99 mm; allowed is 6 to 40 mm.")]
+    [InlineData("widthMm", "99", "widthMm is 99 mm; allowed is 6 to 40 mm.")]
     [InlineData("material", "\"gold\"", "material must be one of leather, textile, rubber, metal.")]
     [InlineData("endThicknessMm", "3.00001", "endThicknessMm has more than three decimals")]
     [InlineData("colour", "\"red\"", "colour is not a field of this request.")]

@@ -42,9 +42,9 @@ internal static class Labels
     public static string Of(string path)
     {
         var name = path[(path.LastIndexOf('.') + 1)..];
-        return OnTheScreen.TryGetValue(name, out var label) ? label : string.Concat(WithoutUnit(name).Select(c => char.IsAsciiLetterUpper(c) ? $" {char.ToLowerInvariant(c)}" : $"{c}"));
+        // Whoever sends a figure with its unit in its name is another program, and reads the name it sent.
+        if (name.EndsWith("Mm", StringComparison.Ordinal))
+            return name;
+        return OnTheScreen.TryGetValue(name, out var label) ? label : string.Concat(name.Select(c => char.IsAsciiLetterUpper(c) ? $" {char.ToLowerInvariant(c)}" : $"{c}"));
     }
-
-    // Its unit follows the figure.
-    private static string WithoutUnit(string name) => name.EndsWith("Mm", StringComparison.Ordinal) ? name[..^2] : name;
 }

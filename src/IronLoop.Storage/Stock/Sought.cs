@@ -25,9 +25,9 @@ public static class Sought
         work.Query(
             $"""
             SELECT id, name, article FROM {from}
-              {string.Concat(words.Select((_, i) => $"AND replace(' ' || name || ' ' || article, '-', ' -') LIKE $w{i} ESCAPE '\\' "))}
+              {string.Concat(words.Select((_, i) => $"AND replace(' ' || name || ' ' || article, '-', ' ') LIKE $w{i} ESCAPE '\\' "))}
             ORDER BY article = $all COLLATE NOCASE DESC, name, article LIMIT $most
             """,
             row => new SoughtArticle(row.Number("id"), row.Text("name"), row.Text("article")),
-            [("$all", string.Join(' ', words)), ("$most", most), .. words.Select((w, i) => ($"$w{i}", (object?)Log.Containing($" {w.Replace("-", " -", StringComparison.Ordinal)}")))]);
+            [("$all", string.Join(' ', words)), ("$most", most), .. words.Select((w, i) => ($"$w{i}", (object?)Log.Containing($" {w.Replace('-', ' ')}")))]);
 }
