@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useFind } from '../api/find'
 import { wholeOf } from '../api/refused'
 import RefusedLine from '../controls/RefusedLine.vue'
+import OverPage from './OverPage.vue'
 import { placeOf, placesFor, type Place } from './places'
 
 /** One box for everything that has a name: stations, pages, tags, people, watches, bands, articles. */
@@ -36,73 +37,51 @@ function key(event: KeyboardEvent) {
   if (event.key === 'ArrowDown') at.value = Math.min(last, shown.value + 1)
   else if (event.key === 'ArrowUp') at.value = Math.max(0, shown.value - 1)
   else if (event.key === 'Enter') go(places.value[shown.value])
-  else if (event.key === 'Escape') emit('away')
-  // Nothing behind it is gone to while it is there.
-  else if (event.key !== 'Tab') return
+  else return
   event.preventDefault()
   event.stopPropagation()
 }
 </script>
 
 <template>
-  <div class="over" @pointerdown.self="emit('away')">
-    <section class="find" role="dialog" aria-modal="true" aria-label="Find and go" @keydown="key">
-      <input
-        ref="field"
-        v-model="words"
-        type="text"
-        name="findWords"
-        role="combobox"
-        aria-label="Find and go"
-        aria-controls="found"
-        aria-expanded="true"
-        aria-autocomplete="list"
-        :aria-activedescendant="places.length > 0 ? `found-${shown}` : undefined"
-        placeholder="Where to: station, page, tag, person, watch, band, article"
-        autocomplete="off"
-      />
-      <ul v-if="places.length > 0" id="found" ref="list" role="listbox" aria-label="Found">
-        <li
-          v-for="(p, i) in places"
-          :id="`found-${i}`"
-          :key="`${p.kind} ${p.to} ${p.says}`"
-          role="option"
-          :aria-selected="i === shown"
-          @click="go(p)"
+  <OverPage label="Find and go" @away="emit('away')">
+    <input
+      ref="field"
+      v-model="words"
+      type="text"
+      name="findWords"
+      role="combobox"
+      aria-label="Find and go"
+      aria-controls="found"
+      aria-expanded="true"
+      aria-autocomplete="list"
+      :aria-activedescendant="places.length > 0 ? `found-${shown}` : undefined"
+      placeholder="Where to: station, page, tag, person, watch, band, article"
+      autocomplete="off"
+      @keydown="key"
+    />
+    <ul v-if="places.length > 0" id="found" ref="list" role="listbox" aria-label="Found">
+      <li
+        v-for="(p, i) in places"
+        :id="`found-${i}`"
+        :key="`${p.kind} ${p.to} ${p.says}`"
+        role="option"
+        :aria-selected="i === shown"
+        @click="go(p)"
+      >
+        <span class="kind">{{ p.kind }}</span>
+        <span class="says"
+          >{{ p.says }} <span class="more">{{ p.more }}</span></span
         >
-          <span class="kind">{{ p.kind }}</span>
-          <span class="says"
-            >{{ p.says }} <span class="more">{{ p.more }}</span></span
-          >
-        </li>
-      </ul>
-      <p v-else-if="!isFetching" id="found" class="quiet none" role="status">Nothing begins like that.</p>
-      <p v-else id="found" class="quiet none">Looking…</p>
-      <RefusedLine :of="wholeOf(error)" />
-    </section>
-  </div>
+      </li>
+    </ul>
+    <p v-else-if="!isFetching" id="found" class="quiet none" role="status">Nothing begins like that.</p>
+    <p v-else id="found" class="quiet none">Looking…</p>
+    <RefusedLine :of="wholeOf(error)" />
+  </OverPage>
 </template>
 
 <style scoped>
-.over {
-  position: fixed;
-  inset: 0;
-  z-index: 8;
-  display: grid;
-  justify-items: center;
-  align-items: start;
-  padding: 8vh 12px 12px;
-  background: rgb(var(--v-theme-on-background), 0.35);
-}
-.find {
-  display: flex;
-  flex-direction: column;
-  width: min(44rem, 100%);
-  max-height: 76vh;
-  padding: 10px;
-  border: 2px solid rgb(var(--v-theme-on-background));
-  background: rgb(var(--v-theme-background));
-}
 input {
   flex: none;
   min-height: 48px;

@@ -70,6 +70,8 @@ export function provideJob(id: ComputedRef<number>, station: ComputedRef<Station
   )
   watch([id, station], () => {
     tried.value = null
+    // What was wanted elsewhere is not gone to from here.
+    sought.value = null
     at.value = null
     marked.value = null
     wide.value = false

@@ -9,9 +9,9 @@ const told = vi.hoisted(() => ({ part: vi.fn() }))
 vi.mock('../../api/bench', () => ({
   useBench: () => ({
     part: told.part,
-    stock: {
+    stock: () => ({
       data: { value: [{ partId: 19, article: 'PN-10-18', name: 'Friction pin', measured: '1 mm', free: 4 }] },
-    },
+    }),
   }),
 }))
 
