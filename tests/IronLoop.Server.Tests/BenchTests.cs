@@ -181,7 +181,7 @@ public sealed class BenchTests : IDisposable
         var job = await JobId("Bettan Oakes");
         var opening = Totals(await Bench(job));
         (await _shop.Patch($"/api/jobs/{job}/gauge", new { attachment = "fixedBar" }, HttpStatusCode.Conflict))["title"]!.GetValue<string>()
-            .ShouldContain("the account of its parts hangs on");
+            .ShouldContain("the account of its parts depends on");
         await _shop.Patch($"/api/jobs/{job}/gauge", new { wear = "snug" });
         Balances(await Bench(job), opening);
 

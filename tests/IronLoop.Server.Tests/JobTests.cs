@@ -111,7 +111,7 @@ public sealed class JobTests : IDisposable
 
     [Theory]
     [InlineData("lugWidth", "nineteen", "is not a length")]
-    [InlineData("lugWidth", "19.4 cm", "lugWidth is 194 mm; allowed is 6 to 40 mm.")]
+    [InlineData("lugWidth", "19.4 cm", "lug width is 194 mm; allowed is 6 to 40 mm.")]
     [InlineData("wrist", "50", "wrist is 50 mm; allowed is 60 to 320 mm.")]
     [InlineData("barRise", "-3", "allowed is -2 to 15 mm")]
     public async Task A_figure_is_refused_and_the_others_in_the_same_breath_are_not_half_stored(string field, string typed, string said)
