@@ -25,16 +25,17 @@ export function useKeptFocus() {
   function look() {
     if (!last || !isLost()) return
     const isGone = !last.isConnected || !last.checkVisibility()
-    if (!isGone && !last.matches(':disabled')) return last.focus()
+    const isUsable = !isGone && !last.matches(':disabled')
     clearTimeout(timer)
-    // What comes in its place, or comes back, has its chance first.
+    // What comes in its place, or comes back, has its chance first; and between two fields the keyboard is on nothing
+    // for as long as the one is left.
     timer = setTimeout(
       () => {
         if (!isLost()) return
         if (last?.isConnected && !last.matches(':disabled') && last.checkVisibility()) last.focus()
         else if (!focusFirstAct()) focusHeading()
       },
-      isGone ? 60 : 700,
+      isUsable ? 0 : isGone ? 60 : 700,
     )
   }
   const watched = new MutationObserver(look)

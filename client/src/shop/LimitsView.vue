@@ -2,6 +2,7 @@
 import { reactive } from 'vue'
 import { useLimits, type Limit } from '../api/match'
 import { saidOf, wholeOf } from '../api/refused'
+import StoredInput from '../controls/StoredInput.vue'
 
 const { limits, set } = useLimits()
 const refused = reactive<Record<string, string | null>>({})
@@ -33,12 +34,12 @@ async function put(limit: Limit, typed: string | null) {
             <label :for="l.limit">{{ l.says }}</label>
           </th>
           <td>
-            <input
+            <StoredInput
               :id="l.limit"
               class="figure"
               :name="l.limit"
-              :value="l.value"
-              @change="put(l, ($event.target as HTMLInputElement).value)"
+              :stored="String(l.value)"
+              @typed="put(l, $event)"
             />
             {{ l.isLength ? 'mm' : '' }}
             <span v-if="refused[l.limit]" class="refused" role="alert">{{ refused[l.limit] }}</span>

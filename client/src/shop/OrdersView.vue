@@ -6,6 +6,8 @@ import { saidOf } from '../api/refused'
 import { price } from '../controls/price'
 import { asDay } from '../controls/days'
 import RefusedLine from '../controls/RefusedLine.vue'
+import DraftLine from '../controls/DraftLine.vue'
+import { useDraft } from '../controls/drafts'
 
 const { book, make, quote, dropLine, fillUp, ask, receive, settle } = useOrders()
 const by = ref('')
@@ -39,6 +41,14 @@ const askPrice = (supplier: string) =>
 /** The order whose delivery is being booked in, and how many of each line came. */
 const receiving = ref<number | null>(null)
 const came = reactive<Record<number, string>>({})
+const draft = useDraft(
+  'a delivery',
+  () => (receiving.value === null ? null : { order: receiving.value, came: { ...came } }),
+  (kept) => {
+    receiving.value = kept?.order ?? null
+    Object.assign(came, kept?.came)
+  },
+)
 function begin(order: Order) {
   receiving.value = order.id
   for (const line of order.lines) came[line.id] = String(Math.max(0, line.shipped - line.received))
@@ -48,6 +58,7 @@ function bookIn(order: Order) {
   void act('receive', async () => {
     await receive(order.id, { lines, by: by.value })
     receiving.value = null
+    draft.done()
   })
 }
 const address = ref('')
@@ -72,6 +83,7 @@ watch(
       :errors="saidOf(error, '$.by')"
     />
     <RefusedLine :of="error" />
+    <DraftLine :draft="draft" />
 
     <h2>To be ordered</h2>
     <p v-if="book.data.value.toOrder.length === 0" class="quiet">Nothing is on the list.</p>

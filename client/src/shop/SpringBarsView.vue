@@ -4,6 +4,8 @@ import { useSpringBars, type SpringBarSheet } from '../api/match'
 import { saidOf } from '../api/refused'
 import RefusedLine from '../controls/RefusedLine.vue'
 import { useActs } from '../controls/acts'
+import DraftLine from '../controls/DraftLine.vue'
+import { useDraft } from '../controls/drafts'
 
 const { bars, set } = useSpringBars()
 const error = ref<unknown>(null)
@@ -23,9 +25,16 @@ const styles = [
   { value: 'screwed', title: 'Screwed' },
 ]
 
+const draft = useDraft(
+  'bars',
+  () => ({ ...bar }),
+  (kept) => Object.assign(bar, kept),
+)
+
 async function put() {
   try {
     await set({ ...bar, inStock: Math.trunc(Number(bar.inStock)) || 0 } satisfies SpringBarSheet)
+    draft.done()
     error.value = null
   } catch (refusal) {
     error.value = refusal
@@ -65,6 +74,7 @@ useActs(() => ({ back: { says: 'Start', to: '/' }, first: { says: 'Put it in sto
         :error-messages="saidOf(error, '$.inStock')"
       />
     </form>
+    <DraftLine :draft="draft" />
     <RefusedLine :of="error" beside-fields />
     <p v-if="bars.data.value?.length === 0" class="quiet">
       No bar is in stock yet; the rule about bars is not asked.

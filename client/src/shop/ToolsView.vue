@@ -4,6 +4,8 @@ import { saidOf } from '../api/refused'
 import { useTools, type NewTool, type Tool, type ToolKind } from '../api/tools'
 import RefusedLine from '../controls/RefusedLine.vue'
 import { useActs } from '../controls/acts'
+import DraftLine from '../controls/DraftLine.vue'
+import { useDraft } from '../controls/drafts'
 
 const { tools: wall, add, change, remove } = useTools()
 const tools = wall()
@@ -31,6 +33,11 @@ const fresh = reactive<NewTool>({
   spares: 0,
   wanted: false,
 })
+const draft = useDraft(
+  'tools',
+  () => ({ ...fresh }),
+  (kept) => Object.assign(fresh, kept),
+)
 const kind = computed(() => kinds.find((k) => k.value === fresh.kind)!)
 const hung = computed(() => tools.data.value?.filter((t) => !t.wanted) ?? [])
 const wanted = computed(() => tools.data.value?.filter((t) => t.wanted) ?? [])
@@ -57,14 +64,15 @@ function chosen(value: ToolKind) {
   fresh.across = fresh.width = ''
 }
 const put = (isWanted: boolean) =>
-  act(() =>
-    add({
+  act(async () => {
+    await add({
       ...fresh,
       across: kind.value.across ? (fresh.across ?? '') : '',
       width: kind.value.width ? (fresh.width ?? '') : '',
       wanted: isWanted,
-    }),
-  )
+    })
+    draft.done()
+  })
 const spare = (tool: Tool, by: number) =>
   act(() => change(tool.id, { spares: tool.spares + by, wanted: tool.wanted }))
 useActs(() => ({ back: { says: 'Start', to: '/' }, first: { says: 'Put it on the wall', form: 'tools' } }))
@@ -117,6 +125,7 @@ useActs(() => ({ back: { says: 'Start', to: '/' }, first: { says: 'Put it on the
       />
       <v-btn variant="outlined" @click="put(true)">Put it on the list</v-btn>
     </form>
+    <DraftLine :draft="draft" />
     <RefusedLine :of="error" beside-fields />
     <section v-if="wanted.length > 0" data-testid="wanted">
       <h2>On the list</h2>

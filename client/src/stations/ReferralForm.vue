@@ -4,6 +4,8 @@ import { useRefer, useTakeInSheet } from '../api/job'
 import type { Job, OutsideCraft } from '../api/shop'
 import { outside } from './outside'
 import RefusedLine from '../controls/RefusedLine.vue'
+import DraftLine from '../controls/DraftLine.vue'
+import { useDraft } from '../controls/drafts'
 
 /** At the bench a job may be referred for no other reason than doubt. */
 const props = defineProps<{ job: Job; doubt?: boolean }>()
@@ -13,11 +15,21 @@ const reasons = computed(() => sheet.data.value?.outsideCraft ?? [])
 const meanwhile = computed(() => sheet.data.value?.meanwhile ?? false)
 const referred = computed(() => sheet.data.value?.referred ?? false)
 const note = ref('')
+/** What was last put into the note by the program: a draft is what is typed beyond it. */
+const given = ref('')
+const draft = useDraft(
+  `referral of ${props.job.id}`,
+  () => (note.value === given.value ? '' : note.value),
+  (kept) => (note.value = kept),
+)
 // The proposal follows what is ticked until the job is referred; then the note stands as it was given.
 watch(
   () => sheet.data.value,
   (now) => {
-    if (now) note.value = now.referred ? now.note : now.proposedNote
+    if (!now) return
+    const isTyped = note.value !== given.value
+    given.value = now.referred ? now.note : now.proposedNote
+    if (!isTyped || now.referred) note.value = given.value
   },
   { immediate: true },
 )
@@ -32,6 +44,12 @@ function tick(reason: OutsideCraft) {
     note: referred.value ? note.value : '',
     meanwhile: meanwhile.value,
   })
+}
+function send(now: boolean, isMeanwhile: boolean) {
+  refer.mutate(
+    { reasons: reasons.value, referred: now, note: note.value, meanwhile: isMeanwhile },
+    { onSuccess: () => draft.done() },
+  )
 }
 </script>
 
@@ -60,11 +78,12 @@ function tick(reason: OutsideCraft) {
         max-rows="6"
         :disabled="referred || !job.may.putRight.ok"
       />
+      <DraftLine v-if="!referred" :draft="draft" />
       <v-btn
         v-if="job.may.putRight.ok"
         variant="outlined"
         :loading="refer.isPending.value"
-        @click="refer.mutate({ reasons, referred: !referred, note, meanwhile: false })"
+        @click="send(!referred, false)"
       >
         {{ referred ? 'Take it back' : 'Refer to a watchmaker' }}
       </v-btn>
@@ -72,7 +91,7 @@ function tick(reason: OutsideCraft) {
         v-if="job.may.putRight.ok && !meanwhile"
         variant="outlined"
         :loading="refer.isPending.value"
-        @click="refer.mutate({ reasons, referred: true, note, meanwhile: true })"
+        @click="send(true, true)"
       >
         Refer that; the band is fitted all the same
       </v-btn>

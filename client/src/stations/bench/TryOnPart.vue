@@ -4,6 +4,8 @@ import { computed, reactive, ref } from 'vue'
 import { useBench, type Closes, type EaseFelt, type Tried } from '../../api/bench'
 import { saidOf, wholeOf } from '../../api/refused'
 import RefusedLine from '../../controls/RefusedLine.vue'
+import DraftLine from '../../controls/DraftLine.vue'
+import { useDraft } from '../../controls/drafts'
 
 const props = defineProps<{ jobId: number; closes: Closes | null }>()
 const { tryOn } = useBench(() => props.jobId, false)
@@ -29,12 +31,18 @@ const places = computed(() =>
     ? Array.from({ length: props.closes.count }, (_, i) => i + 1)
     : [],
 )
+const draft = useDraft(
+  `try-on of ${props.jobId}`,
+  () => ({ ...typed }),
+  (kept) => Object.assign(typed, kept),
+)
 const tried = ref<Tried | null>(null)
 const error = ref<unknown>(null)
 async function judge(take: boolean) {
   try {
     tried.value = await tryOn({ ...typed, take })
     error.value = null
+    if (take) draft.done()
   } catch (refusal) {
     tried.value = null
     error.value = refusal
@@ -43,6 +51,7 @@ async function judge(take: boolean) {
 </script>
 
 <template>
+  <DraftLine :draft="draft" />
   <form v-if="closes" @submit.prevent="judge(true)">
     <div v-if="places.length > 0" class="row" role="radiogroup" :aria-label="`Closed in ${closes.place}`">
       <span>Closed in {{ closes.place }}, from the tight end</span>

@@ -36,11 +36,11 @@ function put(field: keyof BraceletFields, value: BraceletFields[typeof field]) {
     `$.${field}`,
   )
 }
-const errorsOf = (field: Typed) => props.saving.refused[`bracelet-${field}`] ?? []
-const unsavedOf = (field: Typed) => props.saving.unsaved[`bracelet-${field}`]
+const errorsOf = (field: Typed | 'positions' | 'position') => props.saving.refused[`bracelet-${field}`] ?? []
+const unsavedOf = (field: Typed | 'positions' | 'position') => props.saving.unsaved[`bracelet-${field}`]
 const noCount = ref<string | null>(null)
-function putCount(field: 'positions' | 'position', event: Event) {
-  const typed = (event.target as HTMLInputElement).value.trim()
+function putCount(field: 'positions' | 'position', text: string) {
+  const typed = text.trim()
   noCount.value = null
   if (/^\d{1,3}$/.test(typed)) put(field, Number(typed))
   else noCount.value = `“${typed}” is no count; write it like 4.`
@@ -139,15 +139,15 @@ function putCount(field: 'positions' | 'position', event: Event) {
       />
     </div>
     <div class="columns four">
-      <v-text-field
-        :model-value="sheet.bracelet.positions"
-        density="compact"
+      <SheetField
         label="Micro positions"
         name="positions"
         inputmode="numeric"
-        :error-messages="saving.refused['bracelet-positions'] ?? []"
+        :stored="String(sheet.bracelet.positions)"
+        :errors="errorsOf('positions')"
+        :unsaved="unsavedOf('positions')"
         :disabled="disabled"
-        @change="putCount('positions', $event)"
+        @typed="putCount('positions', $event)"
       />
       <template v-if="sheet.bracelet.positions > 1">
         <SheetField
@@ -159,15 +159,15 @@ function putCount(field: 'positions' | 'position', event: Event) {
           :disabled="disabled"
           @typed="put('step', $event)"
         />
-        <v-text-field
-          :model-value="sheet.bracelet.position"
-          density="compact"
+        <SheetField
           label="Now in hole"
           name="position"
           inputmode="numeric"
-          :error-messages="saving.refused['bracelet-position'] ?? []"
+          :stored="String(sheet.bracelet.position ?? '')"
+          :errors="errorsOf('position')"
+          :unsaved="unsavedOf('position')"
           :disabled="disabled"
-          @change="putCount('position', $event)"
+          @typed="putCount('position', $event)"
         />
         <v-select
           :model-value="sheet.bracelet.microSide"

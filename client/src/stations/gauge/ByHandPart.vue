@@ -5,6 +5,8 @@ import type { AsksByHand } from '../../api/gauge'
 import { wholeOf } from '../../api/refused'
 import RefusedLine from '../../controls/RefusedLine.vue'
 import { useActing } from '../../controls/acting'
+import DraftLine from '../../controls/DraftLine.vue'
+import { useDraft } from '../../controls/drafts'
 import { useJobHere } from '../../job/here'
 import { askedOf, sentOf, type Answers } from '../questions'
 
@@ -27,11 +29,26 @@ watch(
   { immediate: true },
 )
 const asked = computed(() => askedOf(props.asks.questions, answers))
+const draft = useDraft(
+  `by hand of ${id.value}`,
+  () => {
+    const told = job.value.byHand as Record<string, unknown> | null
+    const isTold = props.asks.questions.every(
+      ({ ask }) => (answers[ask] ?? '') === (told?.[ask] == null ? '' : String(told[ask])),
+    )
+    return isTold ? null : { ...answers }
+  },
+  (kept) => Object.assign(answers, kept),
+)
+async function say() {
+  await tell(told())
+  draft.done()
+}
 const told = (): HandWork => ({ kind: props.asks.tells, ...sentOf(props.asks.questions, answers) })
 </script>
 
 <template>
-  <form data-wanted="byHand" class="by-hand" @submit.prevent="act(() => tell(told()))">
+  <form data-wanted="byHand" class="by-hand" @submit.prevent="act(say)">
     <fieldset :disabled="!may || busy">
       <legend>{{ asks.name }}</legend>
       <label v-for="q in asked" :key="q.ask"
@@ -52,6 +69,7 @@ const told = (): HandWork => ({ kind: props.asks.tells, ...sentOf(props.asks.que
         >
       </div>
     </fieldset>
+    <DraftLine :draft="draft" />
     <RefusedLine :of="wholeOf(error)" />
   </form>
 </template>

@@ -188,7 +188,7 @@ function take(now: PullThroughWay) {
 
 <style scoped>
 .card {
-  padding: 2px 2px 2px 10px;
+  padding: 0 2px 0 10px;
   border-top: 1px solid rgb(var(--v-theme-hairline));
 }
 .card.chosen,
@@ -261,6 +261,14 @@ h2 button[aria-expanded='true'] {
   align-items: flex-end;
   justify-content: space-between;
   line-height: 18px;
+}
+.end > .v-btn {
+  height: 40px;
+  min-height: 0;
+}
+/* Six rows in sight; it is hit over 44 px all the same. */
+.end > .v-btn::after {
+  inset: -3px;
 }
 .end :deep(.word) {
   min-width: 0;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import StoredInput from '../../controls/StoredInput.vue'
 import { computed, nextTick, reactive, ref, watch } from 'vue'
 import { refDebounced } from '@vueuse/core'
 import { saidOf, wholeOf } from '../../api/refused'
@@ -130,14 +131,21 @@ const needs = [
   { field: 'letteringKept', title: 'maker’s lettering kept' },
 ] as const
 const wishLost = ref<string | null>(null)
+/** What is wished and not answered yet: a second wish in the same breath carries the first. */
+let sent: Partial<Wishes> = {}
+let lastWish: Promise<unknown> = Promise.resolve()
 async function wish(changed: Partial<Wishes>) {
-  if (!sheet.value) return
+  sent = { ...sent, ...changed }
+  const mine = (lastWish = lastWish.then(() => match.wish({ ...sheet.value!.wishes, ...sent })))
   try {
-    await match.wish({ ...sheet.value.wishes, ...changed })
+    await mine
     wishLost.value = null
   } catch (error) {
     wishLost.value = wholeOf(error)
   }
+  if (mine !== lastWish) return
+  sent = {}
+  lastWish = Promise.resolve()
 }
 const countOf = (verdict: Verdict) => sheet.value?.counts.find((c) => c.verdict === verdict)?.count ?? 0
 const anyFilter = computed(
@@ -183,19 +191,19 @@ const anyFilter = computed(
       >
         {{ n.title }}
       </button>
-      <input
-        :value="sheet.wishes.colour ?? ''"
+      <StoredInput
+        :stored="sheet.wishes.colour ?? ''"
         name="wishedColour"
         aria-label="Wished colour"
         placeholder="wished colour"
-        @change="wish({ colour: ($event.target as HTMLInputElement).value })"
+        @typed="wish({ colour: $event })"
       />
-      <input
-        :value="sheet.wishes.caseFinish ?? ''"
+      <StoredInput
+        :stored="sheet.wishes.caseFinish ?? ''"
         name="caseFinish"
         aria-label="Finish of the case"
         placeholder="case finish"
-        @change="wish({ caseFinish: ($event.target as HTMLInputElement).value })"
+        @typed="wish({ caseFinish: $event })"
       />
     </div>
     <p v-if="wishLost" role="alert">{{ wishLost }}</p>
