@@ -261,4 +261,17 @@ td {
     display: none;
   }
 }
+@media (max-width: 600px) {
+  th,
+  td {
+    padding-right: 8px;
+    font-size: 15px;
+  }
+  .last {
+    min-width: 64px;
+  }
+  td:nth-child(2) {
+    min-width: 130px;
+  }
+}
 </style>

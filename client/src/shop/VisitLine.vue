@@ -12,7 +12,10 @@ const request = requests.find((r) => r.value === props.visit.request)?.title ?? 
   <li class="visit">
     <p class="head">
       <router-link :to="`/jobs/${visit.jobId}/${pathOf.handOver}`">
-        <strong>{{ visit.watch }}</strong>, tag <span class="figure">{{ visit.jobId }}</span>
+        <span
+          ><strong>{{ visit.watch }}</strong
+          >, tag <span class="figure">{{ visit.jobId }}</span></span
+        >
       </router-link>
       <router-link :to="`/clients/${visit.clientId}`">{{ visit.client }}</router-link>
       <span class="quiet">{{ request }}{{ visit.band ? `, ${visit.band}` : '' }}</span>

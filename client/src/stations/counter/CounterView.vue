@@ -337,7 +337,7 @@ h2 {
 }
 .ask {
   display: grid;
-  grid-template-columns: minmax(100px, 190px) minmax(0, 1fr);
+  grid-template-columns: minmax(100px, 130px) minmax(0, 1fr);
   gap: 12px;
   align-items: start;
   min-height: 44px;
@@ -428,6 +428,13 @@ ul {
   .both,
   .who {
     grid-template-columns: minmax(0, 1fr);
+  }
+}
+/* On a phone a question stands over its answers. */
+@media (max-width: 600px) {
+  .ask {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0;
   }
 }
 </style>
