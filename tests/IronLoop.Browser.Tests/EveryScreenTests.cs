@@ -24,6 +24,14 @@ public sealed partial class EveryScreenTests(ITestOutputHelper output) : IDispos
         ["/:rest(.*)*"] = ["/nowhere"],
     };
 
+    /// <summary>What is opened within a view: its address, and the button or key that opens it.</summary>
+    private static readonly (string View, string Opens)[] Opened =
+    [
+        ("/jobs/5/size", Keys.F1), ("/jobs/5/size", Keys.F2), ("/house/parts", "Put a part on the list"), ("/house/parts", "Count the stock"),
+        ("/jobs/10/match", "Filters and wishes"), ("/jobs/10/match", "Open-end strap"), ("/jobs/4/bench", "Not tried…"), ("/jobs/23/hand-over", "Count the parts"),
+        ("/log", "By client, watch, part, fitter, width, day"),
+    ];
+
     private static readonly (int Width, int Height)[] Sizes = [(1280, 800), (1024, 768), (820, 1180), (390, 844)];
 
     private const int MostTabs = 12;
@@ -110,6 +118,39 @@ public sealed partial class EveryScreenTests(ITestOutputHelper output) : IDispos
         Screen.All(".tag").Count(t => t.Displayed).ShouldBeGreaterThan(200);
         Screen.Go("/jobs/4711/size");
         Screen.UntilSays("There is no job with tag 4711.");
+    }
+
+    [Fact]
+    public void What_is_opened_within_a_view_fits_too_and_so_does_a_page_at_twice_its_size()
+    {
+        var faults = new List<string>();
+        foreach (var (view, opens) in Opened)
+        {
+            Open(view);
+            if (opens.Length > 1)
+                Screen.Press(opens);
+            else
+                Screen.Key(opens);
+            Screen.Until(() => opens.Length > 1 || Screen.All("[role=dialog]").Count == 1, "the dialog");
+            foreach (var (width, height) in Sizes)
+            {
+                Screen.Resize(width, height);
+                Settled();
+                faults.AddRange(((IEnumerable<object>)Screen.Run($"return (\n{_look})")!).Select(f => $"{view}, {opens} at {width}: {f}"));
+                if (width is 1280 or 390)
+                    faults.AddRange(Axe("{}").Select(f => $"{view}, {opens} at {width}: {f}"));
+            }
+            Screen.Resize(1280, 800);
+        }
+        // 1280 by 800 at 200 % has as many points as 640 by 400.
+        Screen.Resize(640, 400);
+        foreach (var view in (string[])["/", "/take-in", "/counter", "/jobs/8/gauge", "/jobs/10/match", "/jobs/6/clasp", "/jobs/5/size", "/jobs/4/bench", "/jobs/23/hand-over", "/log", "/house/parts"])
+        {
+            Open(view);
+            faults.AddRange(((IEnumerable<object>)Screen.Run($"return (\n{_look})")!).Select(f => $"{view} at 200 %: {f}"));
+        }
+        string.Join('\n', faults).ShouldBeEmpty();
+        Screen.NoConsoleErrors();
     }
 
     [Fact]

@@ -21,7 +21,7 @@ internal static class CaliperEndpoints
             using var work = shop.Look();
             return Wire(CaliperSource.Find(work), feed, switches);
         }).WithName("caliper").WithSummary("The caliper’s line as set, and how it stands.");
-        caliper.MapPut("", Settle).WithName("settleCaliper").WithSummary("Settles where the caliper’s lines come from.").ProducesValidationProblem();
+        caliper.MapPut("", Settle).WithName("settleCaliper").WithSummary("Sets where the caliper’s lines come from.").ProducesValidationProblem();
         caliper.MapGet("/stream", (CaliperFeed feed, OpenLine line, HttpContext context) => TypedResults.ServerSentEvents(Stream(feed, line.Until(context))))
             .WithName("caliperStream").WithSummary("Readings as they come, as server-sent events.").ExcludeFromDescription();
     }

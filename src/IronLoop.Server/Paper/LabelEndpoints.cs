@@ -34,7 +34,7 @@ internal static class LabelEndpoints
             settled.Settle(work);
             work.Commit();
             return Wire(settled, switches);
-        }).WithName("settleLabelPrinter").WithSummary("Settles the label printer.").ProducesValidationProblem().WithMetadata(new Needs(Role.Lead));
+        }).WithName("settleLabelPrinter").WithSummary("Sets the label printer.").ProducesValidationProblem().WithMetadata(new Needs(Role.Lead));
         routes.MapPost("/api/jobs/{id:long}/label/print", Print).WithName("printLabel").WithTags("paper").WithSummary("Prints the bag’s label.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict).ProducesProblem(StatusCodes.Status503ServiceUnavailable);
     }

@@ -207,6 +207,7 @@ function take(now: PullThroughWay) {
 .said {
   position: relative;
   min-width: 0;
+  min-height: 44px;
 }
 h2 {
   font-size: 17px;

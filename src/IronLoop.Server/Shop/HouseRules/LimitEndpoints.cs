@@ -20,7 +20,7 @@ internal static class LimitEndpoints
         {
             using var work = shop.Look();
             return All(Limits.Of(work));
-        }).WithName("limits").WithTags("settings").WithSummary("The limits of the rules, with their defaults.");
+        }).WithName("limits").WithTags("settings").WithSummary("The figures of the shop’s rules, with their defaults.");
         routes.MapPut("/api/limits", Set).WithName("setLimit").WithTags("settings").WithSummary("Sets a limit, or goes back to its default.")
             .ProducesValidationProblem();
     }

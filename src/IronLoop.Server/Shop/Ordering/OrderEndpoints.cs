@@ -102,7 +102,7 @@ internal static class OrderEndpoints
         orders.MapPost("/ask", Ask).WithName("askAfterOrders").WithSummary("Sends what is not sent yet and asks after what is on its way.");
         orders.MapPost("/{id:long}/received", Receive).WithMetadata(new OverwritesWhatStands()).WithName("receiveOrder").WithSummary("Books a delivery into stock; jobs that waited have their parts.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
-        orders.MapPut("/suppliers", Settle).WithName("settleSuppliers").WithSummary("Settles the address of the suppliers’ service; empty is the stand-in.")
+        orders.MapPut("/suppliers", Settle).WithName("settleSuppliers").WithSummary("Sets the address of the suppliers’ service; empty is the stand-in.")
             .ProducesValidationProblem().WithMetadata(new Needs(Role.Lead));
         orders.MapGet("/{id:long}.csv", Csv).ExcludeFromDescription();
         orders.MapGet("/{id:long}.pdf", Pdf).ExcludeFromDescription();

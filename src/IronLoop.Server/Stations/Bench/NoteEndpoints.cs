@@ -38,7 +38,7 @@ internal static class NoteEndpoints
         var notes = routes.MapGroup("/api/jobs/{id:long}/bench/notes").WithTags("bench");
         notes.MapPost("", Add).WithName("noteAtStep").WithSummary("A note at the step that is next.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
-        notes.MapPut("/{note:long}", Answer).WithName("answerNote").WithSummary("Answers a note that was not settled.")
+        notes.MapPut("/{note:long}", Answer).WithName("answerNote").WithSummary("Answers a note that is open.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
     }
 

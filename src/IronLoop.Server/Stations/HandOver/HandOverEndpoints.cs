@@ -70,7 +70,7 @@ internal static class HandOverEndpoints
             .WithSummary("Takes a return visit in: the band as it left, the bag, the watch and its client are known.")
             .Produces<JobWire>(StatusCodes.Status201Created).ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         routes.MapGet("/api/observations", Observations).WithName("observations").WithTags("hand-over").WithSummary("Observations promised, due in the next week.");
-        routes.MapPost("/api/jobs/{id:long}/observed", Observed).WithName("observed").WithTags("hand-over").WithSummary("Notes what was heard when a job was asked after.")
+        routes.MapPost("/api/jobs/{id:long}/observed", Observed).WithName("observed").WithTags("hand-over").WithSummary("Records the reply when a job was followed up.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
     }
 
