@@ -13,6 +13,7 @@ export const router = createRouter({
     { path: '/clients/:id(\\d+)', component: () => import('./shop/ClientView.vue') },
     { path: '/house', redirect: '/house/catalogue' },
     { path: '/house/:part', component: () => import('./shop/HouseView.vue') },
+    { path: '/models/:id(\\d+)', component: () => import('./shop/ModelView.vue') },
     { path: '/bands/:id(\\d+)/fits', component: () => import('./stations/match/FitsView.vue') },
     { path: '/bands/new', component: () => import('./stations/match/NewBand.vue') },
     { path: '/jobs/:id(\\d+)', redirect: (to) => `/jobs/${String(to.params.id)}/${pathOf.takeIn}` },

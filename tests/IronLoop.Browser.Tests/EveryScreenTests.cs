@@ -18,6 +18,7 @@ public sealed partial class EveryScreenTests(ITestOutputHelper output) : IDispos
         ["/clients/:id(\\\\d+)"] = ["/clients/1"],
         ["/house/:part"] = ["/house/catalogue"],
         ["/bands/:id(\\\\d+)/fits"] = ["/bands/6/fits"],
+        ["/models/:id(\\\\d+)"] = ["/models/1"],
         ["/bands/new"] = ["/bands/new", "/bands/new?job=10"],
         ["/jobs/:id(\\\\d+)/:station"] =
             ["/jobs/5/take-in", "/jobs/8/gauge", "/jobs/10/match", "/jobs/6/clasp", "/jobs/5/size", "/jobs/9/size", "/jobs/4/bench", "/jobs/23/hand-over", "/jobs/50/hand-over"],

@@ -82,7 +82,7 @@ public sealed class DoorTests : IDisposable
         // So does every change, to a job or to anything else, with what it was.
         (await lead.PutAsJsonAsync("/api/label-printer", new { kind = "none" })).StatusCode.ShouldBe(HttpStatusCode.OK);
         var done = (await Body(await lead.GetAsync("/api/hands")))["done"]!.AsArray().Select(d => $"{d!["by"]} {d["jobId"]} {d["what"]}").ToList();
-        done.ShouldContain("TB  Settles the label printer.");
+        done.ShouldContain("TB  Sets the label printer.");
         done.ShouldContain($"MK {job["id"]} Notes what is outside the craft, and refers the job or takes it back.");
         using var work = _shop.File.Look();
         Log.Of(work, [job["id"]!.GetValue<long>()]).SelectMany(e => e).Select(e => e.By).ShouldBe(["TB", "MK"]);

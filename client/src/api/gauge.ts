@@ -61,6 +61,10 @@ export function useGauge(jobId: MaybeRefOrGetter<number>) {
           }),
         ),
       ),
+    takeModel: (edition: number) =>
+      entered(answered(api.PUT('/api/jobs/{id}/gauge/model', { ...path(), body: { edition } }))),
+    confirmModel: () => entered(answered(api.PUT('/api/jobs/{id}/gauge/model/confirmed', path()))),
+    leaveModel: () => entered(answered(api.DELETE('/api/jobs/{id}/gauge/model', path()))),
     letStand: (figure: GaugedFigure) =>
       entered(
         answered(

@@ -97,7 +97,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Jobs open and closed (by client, watch, part, owner’s words, notes, tag or bag label), people, watches, bands and articles whose words begin like those typed, in any order; six of a kind at most. */
+        /** Jobs open and closed (by client, watch, part, owner’s words, notes, tag or bag label), people, watches, bands, articles and models whose words begin like those typed, in any order; six of a kind at most. */
         get: operations["find"];
         put?: never;
         post?: never;
@@ -236,7 +236,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Notes what was heard when a job was asked after. */
+        /** Records the reply when a job was followed up. */
         post: operations["observed"];
         delete?: never;
         options?: never;
@@ -773,6 +773,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/gauge/model": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Fills the job with what the model book has of an edition; each figure is dashed until it is read or confirmed. */
+        put: operations["takeModel"];
+        post?: never;
+        /** Leaves what was taken from the model book; what was read stays. */
+        delete: operations["leaveModel"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/gauge/model/confirmed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says of all that was taken from the model book that it is so. */
+        put: operations["confirmModel"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/match": {
         parameters: {
             query?: never;
@@ -1004,7 +1039,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Settles the address of the suppliers’ service; empty is the stand-in. */
+        /** Sets the address of the suppliers’ service; empty is the stand-in. */
         put: operations["settleSuppliers"];
         post?: never;
         delete?: never;
@@ -1091,7 +1126,7 @@ export interface paths {
         };
         /** The label printer as set. */
         get: operations["labelPrinter"];
-        /** Settles the label printer. */
+        /** Sets the label printer. */
         put: operations["settleLabelPrinter"];
         post?: never;
         delete?: never;
@@ -1960,6 +1995,110 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/models": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Models by name: words in any order, begun or with a small slip; without words all, in the order of the alphabet. */
+        get: operations["models"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/models/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A model looked at whole: editions, figures, what is odd, jobs. */
+        get: operations["model"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Another name, or another note. */
+        patch: operations["changeModel"];
+        trace?: never;
+    };
+    "/api/models/{id}/merged": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a model’s editions under another; jobs keep what they were worked with. */
+        post: operations["mergeModel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/models/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts some watches into an edition of their own, or a whole edition into a model of its own. */
+        post: operations["splitModel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/models/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Model sheets as a file (format iron-loop-models): all, or those found by words. */
+        get: operations["modelFile"];
+        put?: never;
+        /** Takes model sheets in from a file: beside what was gauged, in place of what a file said before; all of it or nothing. */
+        post: operations["takeInModels"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/models/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One model sheet as a file. */
+        get: operations["oneModelFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/bench/notes": {
         parameters: {
             query?: never;
@@ -1985,7 +2124,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Answers a note that was not settled. */
+        /** Answers a note that is open. */
         put: operations["answerNote"];
         post?: never;
         delete?: never;
@@ -2088,7 +2227,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The limits of the rules, with their defaults. */
+        /** The figures of the shop’s rules, with their defaults. */
         get: operations["limits"];
         /** Sets a limit, or goes back to its default. */
         put: operations["setLimit"];
@@ -2194,7 +2333,7 @@ export interface paths {
         };
         /** The caliper’s line as set, and how it stands. */
         get: operations["caliper"];
-        /** Settles where the caliper’s lines come from. */
+        /** Sets where the caliper’s lines come from. */
         put: operations["settleCaliper"];
         post?: never;
         delete?: never;
@@ -2971,6 +3110,19 @@ export interface components {
             /** @description Millimetres, at most three decimals. */
             wedgeWidthMm?: null | number;
         };
+        EditionWire: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            /** Format: int32 */
+            pieces: number;
+            figures: components["schemas"]["SheetFigureWire"][];
+            facts: components["schemas"]["SheetFactWire"][];
+            twelve: components["schemas"]["ModelLinkWire"][];
+            six: components["schemas"]["ModelLinkWire"][];
+            /** @description Millimetres, at most three decimals. */
+            claspMm: null | number;
+        };
         /** @enum {unknown} */
         Fastener: "splitPin" | "pinWithTube" | "screw" | "screwInTube" | "springBar" | "leveredBar" | "fixedBar" | "screwedBar" | "slotScrews" | "frictionPin" | "threaded" | "byHand" | "sewn" | "riveted" | "openEnd" | "makersOwn" | "notLookedAt";
         FastenerWire: {
@@ -2998,6 +3150,65 @@ export interface components {
             lugsOverhang: boolean;
             missing: string[];
         };
+        FileBand: {
+            rows?: null | components["schemas"]["FileRows"];
+            joints?: null | components["schemas"]["FileJoint"][];
+            /** Format: double */
+            halfPitchMm?: null | number;
+        };
+        FileClasp: {
+            name?: null | string;
+            /** Format: double */
+            twelveMm?: null | number;
+            /** Format: double */
+            sixMm?: null | number;
+            /** @enum {unknown} */
+            microSide?: "twelve" | "six" | null;
+            /** Format: int32 */
+            positions?: null | number;
+            /** Format: double */
+            stepMm?: null | number;
+        };
+        FileEdition: {
+            name?: null | string;
+            head?: null | components["schemas"]["FileHead"];
+            band?: null | components["schemas"]["FileBand"];
+            clasp?: null | components["schemas"]["FileClasp"];
+            figures?: null | components["schemas"]["FileFigure"][];
+        };
+        FileFigure: {
+            figure: components["schemas"]["GaugedFigure"];
+            /** Format: double */
+            meanMm: number;
+            /** Format: double */
+            spreadMm?: null | number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            pieces: number;
+            how?: components["schemas"]["HowHad"];
+        };
+        FileHead: {
+            /** @enum {unknown} */
+            attachment?: "springBarDrilled" | "springBarBlind" | "fixedBar" | "screwBar" | "screwSlot" | "ownShape" | null;
+            /** @enum {unknown} */
+            caseShape?: "round" | "flatSided" | null;
+            family?: null | string;
+        };
+        FileJoint: {
+            group: string;
+            fastener: components["schemas"]["Fastener"];
+        };
+        FileModel: {
+            name: string;
+            editions: components["schemas"]["FileEdition"][];
+            note?: null | string;
+        };
+        FileRows: {
+            twelve?: null | string;
+            six?: null | string;
+        };
         ForgottenWire: {
             /** Format: date-time */
             at: string;
@@ -3007,7 +3218,7 @@ export interface components {
             notReached: string[];
         };
         /** @enum {unknown} */
-        FoundKind: "job" | "client" | "watch" | "band" | "part";
+        FoundKind: "job" | "client" | "watch" | "band" | "part" | "model";
         FoundWire: {
             kind: components["schemas"]["FoundKind"];
             /** Format: int64 */
@@ -3042,6 +3253,7 @@ export interface components {
             question: null | string;
             stands: boolean;
             usually: null | string;
+            book: null | string;
         };
         GaugeSheetWire: {
             lines: components["schemas"]["GaugeLineWire"][];
@@ -3061,6 +3273,7 @@ export interface components {
             braceletWanted: boolean;
             byHand: null | components["schemas"]["AsksByHand"];
             bracelet: components["schemas"]["OwnBraceletWire"];
+            model: null | components["schemas"]["JobModelWire"];
         };
         GaugeWire: {
             lugWidth?: null | string;
@@ -3233,6 +3446,8 @@ export interface components {
             /** @description Millimetres, at most three decimals. */
             mm: number;
         };
+        /** @enum {unknown} */
+        HowHad: "read" | "said" | "catalogue";
         HttpValidationProblemDetails: {
             type?: null | string;
             title?: null | string;
@@ -3267,6 +3482,20 @@ export interface components {
             condition: string[];
             photos: string[];
             consents: components["schemas"]["SignedWire"][];
+        };
+        JobModelWire: {
+            /** Format: int64 */
+            modelId: number;
+            name: string;
+            /** Format: int64 */
+            edition: number;
+            editionName: string;
+            /** Format: int32 */
+            pieces: number;
+            offered: string[];
+            taken: string[];
+            unconfirmed: string[];
+            note: string;
         };
         JobWire: {
             /** Format: int64 */
@@ -3535,6 +3764,20 @@ export interface components {
             pitchMm: number;
             removable: boolean;
         };
+        ListedModelWire: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            /** Format: int64 */
+            edition: number;
+            /** Format: int32 */
+            editions: number;
+            /** Format: int32 */
+            pieces: number;
+            /** Format: int32 */
+            figures: number;
+            says: string;
+        };
         LogEntryWire: {
             /** Format: date-time */
             at: string;
@@ -3739,6 +3982,10 @@ export interface components {
             goBackUnworked: components["schemas"]["PermissionWire"];
             takeInAgain: components["schemas"]["PermissionWire"];
         };
+        MergeWire: {
+            /** Format: int64 */
+            into: number;
+        };
         MeshSheet: {
             shortest: string;
             longest: string;
@@ -3750,6 +3997,49 @@ export interface components {
         };
         /** @enum {unknown} */
         MicroSchool: "tipByTip" | "barRightOut";
+        ModelChangeWire: {
+            name?: null | string;
+            note?: null | string;
+        };
+        /** @enum {unknown} */
+        ModelFact: "attachment" | "caseShape" | "family" | "twelve" | "six" | "halfPitch" | "claspName" | "claspTwelve" | "claspSix" | "microSide" | "positions" | "step" | "fastener";
+        ModelFile: {
+            format: string;
+            /** Format: int32 */
+            version: number;
+            models: components["schemas"]["FileModel"][];
+        };
+        ModelJobWire: {
+            /** Format: int64 */
+            jobId: number;
+            client: string;
+            request: components["schemas"]["Request"];
+            closed: boolean;
+            /** Format: int32 */
+            minutes: null | number;
+            rightFirst: null | boolean;
+        };
+        ModelLinkWire: {
+            /** @description Millimetres, at most three decimals. */
+            pitchMm: number;
+            removable: boolean;
+        };
+        ModelWire: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            note: string;
+            editions: components["schemas"]["EditionWire"][];
+            jobs: components["schemas"]["ModelJobWire"][];
+            rightFirst: null | string;
+            /** Format: int32 */
+            usualMinutes: null | number;
+        };
+        ModelsWire: {
+            /** Format: int32 */
+            total: number;
+            models: components["schemas"]["ListedModelWire"][];
+        };
         NeedAnswer: {
             /** Format: double */
             neededMm: number;
@@ -3889,6 +4179,13 @@ export interface components {
         };
         /** @enum {unknown} */
         OddLink: "asComputed" | "onTwelve" | "onSix";
+        OddPieceWire: {
+            /** Format: int64 */
+            watch: number;
+            /** Format: int64 */
+            job: null | number;
+            text: string;
+        };
         OfferChoiceWire: {
             article: string;
         };
@@ -4522,6 +4819,24 @@ export interface components {
         };
         /** @enum {unknown} */
         Shaping: "bore" | "pierce" | "press" | "file" | "trim" | "bend" | "punch";
+        SheetFactWire: {
+            fact: components["schemas"]["ModelFact"];
+            value: string;
+            /** Format: int32 */
+            pieces: number;
+            others: string[];
+        };
+        SheetFigureWire: {
+            figure: components["schemas"]["GaugedFigure"];
+            name: string;
+            text: string;
+            spread: null | string;
+            /** Format: int32 */
+            pieces: number;
+            how: components["schemas"]["HowHad"];
+            lastBy: string;
+            odd: components["schemas"]["OddPieceWire"][];
+        };
         SheetLinkWire: {
             /** @description Millimetres, at most three decimals. */
             pitchMm: number;
@@ -4557,6 +4872,12 @@ export interface components {
             pitchMm: number;
             /** Format: int32 */
             count: number;
+        };
+        SplitWire: {
+            /** Format: int64 */
+            edition: number;
+            name: string;
+            watches?: null | number[];
         };
         SpringBarSheet: {
             article: string;
@@ -4763,6 +5084,16 @@ export interface components {
             partId: number;
             /** Format: int32 */
             count: number;
+        };
+        TakeModelWire: {
+            /** Format: int64 */
+            edition: number;
+        };
+        TakenModels: {
+            /** Format: int32 */
+            models: number;
+            /** Format: int32 */
+            figures: number;
         };
         TakenWire: {
             use: string;
@@ -7008,6 +7339,136 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    takeModel: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeModelWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeSheetWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    leaveModel: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeSheetWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    confirmModel: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeSheetWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10566,6 +11027,288 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    models: {
+        parameters: {
+            query?: {
+                words?: string;
+                skip?: number;
+                take?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelsWire"];
+                };
+            };
+        };
+    };
+    model: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    changeModel: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ModelChangeWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    mergeModel: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MergeWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    splitModel: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SplitWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    modelFile: {
+        parameters: {
+            query?: {
+                words?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelFile"];
+                };
+            };
+        };
+    };
+    takeInModels: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ModelFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenModels"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    oneModelFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ModelFile"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

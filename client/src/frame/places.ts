@@ -40,7 +40,14 @@ export function placesFor(typed: string, job: string | undefined): Place[] {
   return [...here, ...pages].filter((p) => starts(`${p.says} ${p.more}`, words))
 }
 
-const kinds = { job: 'Tag', client: 'Person', watch: 'Watch', band: 'Band', part: 'Article' } as const
+const kinds = {
+  job: 'Tag',
+  client: 'Person',
+  watch: 'Watch',
+  band: 'Band',
+  part: 'Article',
+  model: 'Model',
+} as const
 
 /** Where something that was found leads. */
 export function placeOf(found: Found): Place {
@@ -49,6 +56,7 @@ export function placeOf(found: Found): Place {
     client: `/clients/${found.id}`,
     watch: `/clients/${found.id}`,
     band: `/bands/${found.id}/fits`,
+    model: `/models/${found.id}`,
     part: `/house/parts?words=${encodeURIComponent(found.more)}`,
   }[found.kind]
   const at = found.kind === 'job' && found.next ? `, at ${nameOf(found.next)}` : ''

@@ -8,6 +8,7 @@ import CaliperSettings from './CaliperSettings.vue'
 import CatalogueView from './CatalogueView.vue'
 import HandsView from './HandsView.vue'
 import LimitsView from './LimitsView.vue'
+import ModelsView from './ModelsView.vue'
 import OrdersView from './OrdersView.vue'
 import PartsView from './PartsView.vue'
 import PrinterSettings from './PrinterSettings.vue'
@@ -20,6 +21,7 @@ import { useRoving } from '../controls/roving'
 const views: Record<ShopPart, Component> = {
   catalogue: CatalogueView,
   parts: PartsView,
+  models: ModelsView,
   orders: OrdersView,
   bars: SpringBarsView,
   tools: ToolsView,

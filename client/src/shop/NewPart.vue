@@ -165,7 +165,7 @@ async function put() {
 .fields {
   display: grid;
   grid-template-columns: repeat(4, minmax(0, 1fr));
-  gap: 2px 18px;
+  gap: 8px 18px;
 }
 select {
   min-height: 44px;

@@ -2,6 +2,7 @@
 export const shopParts = [
   { part: 'catalogue', title: 'Catalogue' },
   { part: 'parts', title: 'Parts' },
+  { part: 'models', title: 'Models' },
   { part: 'orders', title: 'Orders' },
   { part: 'bars', title: 'Bars' },
   { part: 'tools', title: 'Tools' },

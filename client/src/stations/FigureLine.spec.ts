@@ -15,6 +15,7 @@ const line: GaugeLine = {
   question: null,
   stands: false,
   usually: null,
+  book: null,
 }
 const reading = (id: number, mm: number, earlier = false) => ({
   id,

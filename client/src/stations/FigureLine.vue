@@ -69,7 +69,7 @@ defineExpose({ focus: () => field.value?.focus() })
     />
     <span class="value" :class="{ assumed: isAssumed }" :data-testid="`value-${line.figure}`">
       <template v-if="line.value">
-        <span v-if="isAssumed" class="quiet">assumed </span
+        <span v-if="isAssumed && !line.book" class="quiet">assumed </span
         ><span class="figure big">{{ line.value.text }}</span>
         <span class="figure quiet inch">{{ line.value.inches }}</span>
       </template>
@@ -110,6 +110,7 @@ defineExpose({ focus: () => field.value?.focus() })
       {{ line.question }}
       <button v-if="!disabled" type="button" class="stands" @click="emit('stands')">Confirm</button>
     </p>
+    <p v-if="line.book" class="note quiet">{{ line.book }}</p>
     <p v-if="line.stands" class="note quiet">Looked at again: it is so.</p>
   </div>
 </template>

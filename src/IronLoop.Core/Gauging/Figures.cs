@@ -30,8 +30,17 @@ public sealed record Figures(
     /// <summary>Nothing gauged yet.</summary>
     public static Figures None { get; } = new(new Dictionary<GaugedFigure, Readings>());
 
-    /// <summary>The mean of a figure's readings, or null when nobody measured it.</summary>
-    public Length? this[GaugedFigure figure] => Read.TryGetValue(figure, out var readings) ? readings.Mean : null;
+    /// <summary>What was taken from the model book, by figure: it stands in where nothing was read.</summary>
+    public IReadOnlyDictionary<GaugedFigure, BookFigure> Book { get; init; } = new Dictionary<GaugedFigure, BookFigure>();
+
+    /// <summary>The mean of a figure's readings, else what the model book has of it; null when neither is known.</summary>
+    public Length? this[GaugedFigure figure] => Read.TryGetValue(figure, out var readings) ? readings.Mean : Book.TryGetValue(figure, out var known) ? known.Mean : null;
+
+    /// <summary>What the model book has of a figure that nobody read; null where it was read, or the book does not have it.</summary>
+    public BookFigure? FromTheBook(GaugedFigure figure) => Read.ContainsKey(figure) ? null : Book.GetValueOrDefault(figure);
+
+    /// <summary>Whether a figure is gone by that nobody read or confirmed.</summary>
+    public bool IsUnconfirmed(GaugedFigure figure) => this[figure] is null || FromTheBook(figure) is { Confirmed: false };
 
     /// <summary>The same with one figure read once, in place of what was read before.</summary>
     public Figures With(GaugedFigure figure, Length? reading)
@@ -105,7 +114,11 @@ public sealed record Figures(
             ? Math.Round((decimal)width.Micrometres / depth.Micrometres, 3) : null;
 
     /// <summary>What is assumed, not measured.</summary>
-    public Assumed Assumed => new(MeasuredAspect is null, this[GaugedFigure.BarRise] is null, this[GaugedFigure.BarToBar] is null);
+    public Assumed Assumed => new(MeasuredAspect is null, this[GaugedFigure.BarRise] is null, this[GaugedFigure.BarToBar] is null)
+    {
+        RiseByTheBook = FromTheBook(GaugedFigure.BarRise)?.SigmaMm,
+        BarsByTheBook = FromTheBook(GaugedFigure.BarToBar)?.SigmaMm,
+    };
 
     /// <summary>The try-on, with what was not said taken from the owner's own bracelet: its length now and its pitch.</summary>
     public TryOn? TriedOn => TryOn is { } tried

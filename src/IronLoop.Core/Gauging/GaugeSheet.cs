@@ -26,6 +26,8 @@ public static class GaugeSheet
             return $"The readings lie {readings.Spread} apart, more than {Readings.UsualSpread}: read it again, or drop the wrong one.";
         if (!kind.Usual.Holds(readings.Mean))
             return $"{readings.Mean} is unusual for {(kind.Name[0] is 'a' or 'e' or 'i' or 'o' ? "an" : "a")} {kind.Name}; usual is {kind.Usual}. Read it again, or say that it is so.";
+        if (figures.Book.TryGetValue(figure, out var book) && book.Disagrees(readings.Mean))
+            return $"The model book has {book.Mean.ToHundredths()} here, {book.Says}: another edition, or a changed piece? Read it again, or say that it is so.";
         return figure switch
         {
             GaugedFigure.BarToBar when figures.LugToLug is { } tips && readings.Mean > tips =>

@@ -95,7 +95,9 @@ public sealed record Progress(
             : Missing is { Count: > 0 } missing ? $"Still to gauge: {string.Join(", ", missing)}."
             : Uses.Contains(Station.Size) && Figures.Assumed is { BarToBar: true } or { BarRise: true }
                 ? "All that is needed is known; bars and rise are assumed until measured."
-                : "All that is needed is known.",
+                : Figures.Book.Any(b => Figures.FromTheBook(b.Key) is { Confirmed: false })
+                    ? "All that is needed is known; what is dashed is from the model book until it is read or confirmed."
+                    : "All that is needed is known.",
         Station.Match => BandChosen ? "A band is chosen; another can be, until bench work begins."
             : !Uses.Contains(Station.Match) ? "What is asked needs no other band; one can be chosen all the same."
             : Missing.Count > 0 ? $"Bands are judged by what is known; still to gauge: {string.Join(", ", Missing)}."

@@ -20,6 +20,7 @@ internal static class Versions
         ["hands"] = "hands",
         ["tools"] = "tools",
         ["spring-bars"] = "spring-bars",
+        ["models"] = "models",
     };
 
     /// <summary>The job a call is about; null when it is about none.</summary>

@@ -8,6 +8,7 @@ using IronLoop.Server.Shop.Clientele;
 using IronLoop.Server.Shop.Finding;
 using IronLoop.Server.Shop.HouseRules;
 using IronLoop.Server.Shop.LogBook;
+using IronLoop.Server.Shop.ModelBook;
 using IronLoop.Server.Shop.OpenFiles;
 using IronLoop.Server.Shop.Ordering;
 using IronLoop.Server.Shop.PartStock;
@@ -83,6 +84,7 @@ internal static class Calls
         app.MapThreeWays();
         app.MapByHand();
         app.MapOwnBracelet();
+        app.MapJobModel();
         app.MapMatch();
         app.MapLookUp();
         app.MapOrders();
@@ -108,6 +110,7 @@ internal static class Calls
         bench.MapCures();
         bench.MapBench();
         bench.MapTools();
+        bench.MapModelBook();
         bench.MapNotes();
         // The house.
         var house = app.ChangesNeed(Role.Lead);

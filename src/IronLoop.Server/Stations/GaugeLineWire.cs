@@ -15,12 +15,13 @@ internal sealed record ReadingWire(long Id, Length Mm, string Text, bool ByLine,
 /// <summary>One line of the gauging sheet.</summary>
 /// <param name="Wanted">Whether this job needs it; others can be gauged all the same.</param>
 /// <param name="Usually">What it usually is, where that is gone by until it is read.</param>
+/// <param name="Book">Where it is from, where the model book stands in for a reading; null where it does not.</param>
 /// <param name="Value">The mean of the readings, or what is assumed until there are any.</param>
 /// <param name="Spread">The largest less the smallest, with its unit; null below two readings.</param>
 /// <param name="Question">Why it is questioned.</param>
 internal sealed record GaugeLineWire(
     GaugedFigure Figure, string Name, GaugedOf Of, bool Wanted, string Jaws, IReadOnlyList<ReadingWire> Readings, FigureWire? Value, string? Spread,
-    string? Question, bool Stands, string? Usually)
+    string? Question, bool Stands, string? Usually, string? Book)
 {
     /// <summary>The line of a figure.</summary>
     public static GaugeLineWire Read(
@@ -42,11 +43,12 @@ internal sealed record GaugeLineWire(
             wanted.Contains(kind.Figure),
             kind.Jaws,
             [.. readings.Select(r => new ReadingWire(r.Id, r.Length, r.Length.ToHundredths(), r.ByLine, r.JobId != file.Job.Id))],
-            ValueOf(figures[kind.Figure] ?? assumed, figures[kind.Figure] is null),
+            ValueOf(figures[kind.Figure] ?? assumed, figures.IsUnconfirmed(kind.Figure)),
             readings.Count > 1 ? figures.Read[kind.Figure].Spread.ToHundredths() : null,
             GaugeSheet.Question(figures, kind.Figure),
             figures.Stands?.Contains(kind.Figure) == true,
-            UsualFigures.Of(kind.Figure, figures.Watch, file.House.Limits) is { } usual ? $"usually {usual.From.Millimetres.ToString("0.###", CultureInfo.InvariantCulture)} to {usual.To}" : null);
+            UsualFigures.Of(kind.Figure, figures.Watch, file.House.Limits) is { } usual ? $"usually {usual.From.Millimetres.ToString("0.###", CultureInfo.InvariantCulture)} to {usual.To}" : null,
+            figures.FromTheBook(kind.Figure)?.Says);
     }
 
     private static FigureWire? ValueOf(Length? length, bool assumed) =>

@@ -293,7 +293,7 @@ internal sealed record LoopSheet(
     private static Picture? Draw(JobSnapshot file, Head head, LoopDrawing? drawing, Arrangement? arrangement) => drawing is null ? null
         : LoopPicture.Of(drawing, new LoopLook(head, file.Figures.LugToLug, file.Band?.Thickness ?? 2 * file.PivotHeight)
         {
-            HeadAssumed = file.Figures.Assumed.BarToBar || file.Figures.Assumed.BarRise,
+            HeadAssumed = file.Figures.IsUnconfirmed(GaugedFigure.BarToBar) || file.Figures.IsUnconfirmed(GaugedFigure.BarRise),
             BandChosen = file.Band is not null,
             Tried = file.Job.BandId != file.Stock?.Id,
             Arrangement = file.Band?.Links is null ? null : arrangement,

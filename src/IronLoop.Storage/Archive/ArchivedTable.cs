@@ -19,7 +19,7 @@ internal sealed record ArchivedTable(string Name, IReadOnlyList<string> Columns,
     private static readonly HashSet<string> OfTheDay = new(StringComparer.Ordinal) { "press", "sheet" };
 
     // Made from the rest when a shop is opened: the words' index and what bracelets can make.
-    private static readonly HashSet<string> Derived = new(StringComparer.Ordinal) { "visit", "visit_due", "reach", "SchemaVersions" };
+    private static readonly HashSet<string> Derived = new(StringComparer.Ordinal) { "visit", "visit_due", "reach", "model_figure", "SchemaVersions" };
 
     /// <summary>Whether it tells who may come in: that is read past, and stays with the shop that let them.</summary>
     public bool IsOfTheDoor => OfTheDoor.Contains(Name);
@@ -33,7 +33,7 @@ internal sealed record ArchivedTable(string Name, IReadOnlyList<string> Columns,
         var names = new List<string>();
         using (var command = connection.CreateCommand())
         {
-            command.CommandText = "SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite\\_%' ESCAPE '\\' AND name NOT LIKE 'visit\\_words%' ESCAPE '\\' ORDER BY name";
+            command.CommandText = "SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite\\_%' ESCAPE '\\' AND name NOT LIKE 'visit\\_words%' ESCAPE '\\' AND name NOT LIKE 'model\\_words%' ESCAPE '\\' ORDER BY name";
             using var reader = command.ExecuteReader();
             while (reader.Read())
                 names.Add(reader.GetString(0));

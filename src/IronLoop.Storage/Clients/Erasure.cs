@@ -65,6 +65,7 @@ public static class Erasure
             + Each($"DELETE FROM copied_loop WHERE job_id IN {Jobs}")
             + Each($"UPDATE wrist SET wear = NULL, worn_at = NULL, season = NULL WHERE (wear IS NOT NULL OR worn_at IS NOT NULL OR season IS NOT NULL) AND job_id IN {Jobs}");
         Each("UPDATE job SET observe_on = NULL, water = NULL, nickel_sensitive = NULL, hair_pull = NULL, wished_colour = NULL, must_not_be_lost = NULL, lettering_kept = NULL WHERE client_id = $client");
+        ModelBook.Forget(work, clientId);
         var names = 1 + Each($"UPDATE watch SET name = '{AWatch}' WHERE client_id = $client") + NameOwnThings(work, clientId);
         work.Execute("UPDATE client SET name = $nobody, contact = '', off_centre_um = 0, hot_um = NULL, cold_um = NULL, erased_at = $at WHERE id = $client",
             ("$client", clientId), ("$nobody", Nobody), ("$at", at));

@@ -6,6 +6,7 @@ using IronLoop.Core.Jobs;
 using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
+using IronLoop.Core.Models;
 using IronLoop.Core.Stock;
 using IronLoop.Core.Tools;
 using IronLoop.Core.Tray;
@@ -38,6 +39,11 @@ public static class StoredChoices
         [("bench_setup", "runs")] = typeof(RunSchool),
         [("bench_setup", "try_on")] = typeof(TryOnSchool),
         [("bench_step", "row")] = typeof(StepRow),
+        [("book_figure", "figure")] = typeof(GaugedFigure),
+        [("book_figure", "how")] = typeof(HowHad),
+        [("model_fact", "fact")] = typeof(ModelFact),
+        [("model_reading", "figure")] = typeof(GaugedFigure),
+        [("model_reading", "how")] = typeof(HowHad),
         [("came_with", "what")] = typeof(CameWith),
         [("condition_mark", "place")] = typeof(DamagePlace),
         [("condition_mark", "kind")] = typeof(DamageKind),

@@ -55,6 +55,7 @@ public static class Gaugings
                 },
                 Habits = new Habits(row.Length("off_centre_um"), row.Maybe("hot_um", Columns.Length), row.Maybe("cold_um", Columns.Length)) { Odd = school.Odd },
                 School = school,
+                Book = ModelBook.TakenBy(work, jobId),
             },
             ("$id", jobId)).Single();
     }

@@ -6,6 +6,7 @@ import { useJobHere } from '../../job/here'
 import PartTabs from '../../controls/PartTabs.vue'
 import BraceletPart from './BraceletPart.vue'
 import ByHandPart from './ByHandPart.vue'
+import ModelLine from './ModelLine.vue'
 import FigureLines from '../FigureLines.vue'
 import { useInAddress } from '../../controls/inAddress'
 import WristPart from './WristPart.vue'
@@ -107,6 +108,14 @@ function choose(field: 'attachment' | 'caseShape' | 'family', value: string) {
   <div v-if="sheet" ref="root" class="gauge">
     <PartTabs :parts="parts" label="What is gauged" :open="part" @open="open" />
     <p v-if="loop?.readNext" class="quiet" data-testid="read-next">{{ loop.readNext }}</p>
+    <ModelLine
+      v-if="
+        sheet.model && part !== 'wrist' && (sheet.model.offered.length > 0 || sheet.model.taken.length > 0)
+      "
+      :model="sheet.model"
+      :gauge="gauge"
+      :disabled="disabled"
+    />
     <ByHandPart v-if="sheet.byHand && part === 'watch'" :asks="sheet.byHand" />
     <div v-if="part === 'watch'" class="choices">
       <v-select

@@ -3,6 +3,7 @@ import { useLocalStorage, useTitle } from '@vueuse/core'
 import { useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { useTakeIn, type TakeIn } from '../../api/shop'
+import { takeModel } from '../../api/models'
 import { dayFromNow } from '../../controls/days'
 import { pathOf } from '../../job/stations'
 import TakeInForm from './TakeInForm.vue'
@@ -24,11 +25,13 @@ const start: TakeIn = {
   wearer: true,
 }
 
-function done(heard: TakeIn) {
+function done(heard: TakeIn, edition: number | null) {
   mutate(heard, {
-    onSuccess: (job) => {
+    onSuccess: async (job) => {
       form.value?.saved()
       initials.value = job.takenInBy
+      // What the book cannot fill in now is offered at Gauge.
+      if (edition !== null) await takeModel(job.id, edition).catch(() => undefined)
       return router.push(`/jobs/${job.id}/${pathOf.gauge}`)
     },
   })

@@ -7,6 +7,7 @@ import { refDebounced } from '@vueuse/core'
 import { computed, reactive, ref, watch } from 'vue'
 import { useClients, type TakeIn } from '../../api/shop'
 import { saidOf, titleOf } from '../../api/refused'
+import { useModels } from '../../api/models'
 import { follow, type Clash } from './merge'
 import { requests } from '../../job/requests'
 import ClashForm from './ClashForm.vue'
@@ -19,7 +20,7 @@ const props = defineProps<{
   busy: boolean
   disabled?: boolean
 }>()
-const emit = defineEmits<{ done: [heard: TakeIn] }>()
+const emit = defineEmits<{ done: [heard: TakeIn, edition: number | null] }>()
 const heard = reactive<TakeIn>({ ...props.start })
 
 /** What was changed on another screen is followed; what both changed differently is asked about before it is stored. */
@@ -35,7 +36,7 @@ watch(
 defineExpose({ saved: () => draft.done() })
 /** One job a press: what is being hung on the rack is not hung there twice. */
 function submit() {
-  if (!props.busy) emit('done', { ...heard })
+  if (!props.busy) emit('done', { ...heard }, edition.value)
 }
 function chosen(fields: Partial<TakeIn>) {
   Object.assign(heard, fields)
@@ -67,7 +68,29 @@ const typed = ref('')
 const { data: known } = useClients(refDebounced(typed, 120))
 /** The client of that name from earlier visits, if it is one. */
 const found = computed(() => known.value?.find((c) => c.name === heard.client))
-const watches = computed(() => found.value?.watches ?? [])
+/** Their watches, and models of the book that are called like what is typed. */
+const watchTyped = ref('')
+const soughtModel = refDebounced(watchTyped, 120)
+const { data: models } = useModels(
+  soughtModel,
+  0,
+  () => props.job === undefined && soughtModel.value.trim().length > 1,
+  6,
+)
+const watches = computed(() => {
+  const own = found.value?.watches ?? []
+  const known = watchTyped.value.trim().length > 1 ? (models.value?.models ?? []) : []
+  return [
+    ...own.map((name) => ({ name, says: 'theirs' })),
+    ...known.filter((m) => !own.includes(m.name)).map((m) => ({ name: m.name, says: m.says })),
+  ]
+})
+const edition = computed(
+  () =>
+    (props.job === undefined &&
+      models.value?.models.find((m) => m.name === heard.watch && m.figures > 0)?.edition) ||
+    null,
+)
 
 /** A client who was here before brings how they are reached along, unless something else was typed. */
 function seenBefore() {
@@ -107,8 +130,14 @@ function seenBefore() {
     />
     <v-combobox
       v-model="heard.watch"
+      v-model:search="watchTyped"
       class="wide"
       :items="watches"
+      item-title="name"
+      item-value="name"
+      :item-props="(w: { says: string }) => ({ subtitle: w.says })"
+      :return-object="false"
+      no-filter
       hide-no-data
       menu-icon=""
       label="Watch *"

@@ -21,7 +21,14 @@ public readonly record struct Head(Length BarToBar, Length BarRise)
 /// <param name="Aspect">The wrist's width over depth.</param>
 /// <param name="BarRise">The height of the bars.</param>
 /// <param name="BarToBar">The distance of the bars.</param>
-public readonly record struct Assumed(bool Aspect, bool BarRise, bool BarToBar);
+public readonly record struct Assumed(bool Aspect, bool BarRise, bool BarToBar)
+{
+    /// <summary>How well other pieces of the model tell the rise, one standard deviation in millimetres; null where it is not gone by.</summary>
+    public double? RiseByTheBook { get; init; }
+
+    /// <summary>How well they tell the distance of the bars; null where it is not gone by.</summary>
+    public double? BarsByTheBook { get; init; }
+}
 
 /// <summary>A needed length and its one standard deviation.</summary>
 /// <param name="Needed">Length at zero ease, N, in millimetres.</param>
@@ -74,8 +81,8 @@ public static class NeededLength
             [
                 new(Readable.Wrist, Slope(x => Of(x, k, b, h, d), w), 1.5, null),
                 new(Readable.Aspect, Slope(x => Of(w, x, b, h, d), k), 0.03, assumed.Aspect ? 0.10 : null),
-                new(Readable.BarRise, Slope(x => Of(w, k, b, x, d), h), 0.3, assumed.BarRise ? 1.0 : null),
-                new(Readable.BarToBar, Slope(x => Of(w, k, x, h, d), b), 0.3, assumed.BarToBar ? 2.0 : null),
+                new(Readable.BarRise, Slope(x => Of(w, k, b, x, d), h), 0.3, assumed.RiseByTheBook ?? (assumed.BarRise ? 1.0 : null)),
+                new(Readable.BarToBar, Slope(x => Of(w, k, x, h, d), b), 0.3, assumed.BarsByTheBook ?? (assumed.BarToBar ? 2.0 : null)),
             ], 0));
     }
 

@@ -115,6 +115,7 @@ internal static class DemoShop
         DemoRack.Fill(day);
         DemoLog.Fill(day);
         DemoPieces.Fill(day);
+        DemoModels.Fill(work, clock.GetUtcNow().AddDays(-20));
         work.Commit();
     }
 

@@ -15,6 +15,7 @@ internal enum FoundKind
     Watch,
     Band,
     Part,
+    Model,
 }
 
 /// <summary>Something found.</summary>
@@ -38,7 +39,7 @@ internal static class FindEndpoints
 
     public static void MapFind(this IEndpointRouteBuilder routes) =>
         routes.MapGet("/api/find", Find).WithName("find").WithTags("find")
-            .WithSummary("Jobs open and closed (by client, watch, part, owner’s words, notes, tag or bag label), people, watches, bands and articles whose words begin like those typed, in any order; six of a kind at most.");
+            .WithSummary("Jobs open and closed (by client, watch, part, owner’s words, notes, tag or bag label), people, watches, bands, articles and models whose words begin like those typed, in any order; six of a kind at most.");
 
     private static List<FoundWire> Find(OpenShop shop, string? words = null)
     {
@@ -58,8 +59,9 @@ internal static class FindEndpoints
             .Select(v => new FoundWire(FoundKind.Watch, v.ClientId, v.Watch, v.Client, null, false));
         var bands = Sought.Bands(work, sought, MostOfAKind).Select(b => Article(FoundKind.Band, b, sought));
         var parts = Sought.Parts(work, sought, MostOfAKind).Select(p => Article(FoundKind.Part, p, sought));
+        var models = Storage.ModelBook.Find(work, string.Join(' ', sought), MostOfAKind).Select(m => new FoundWire(FoundKind.Model, m.Id, m.Name, "model book", null, false));
         // What is named by its code is meant, before all that only tells of it.
-        return [.. jobs.Concat(people).Concat(watches).Concat(bands).Concat(parts).OrderByDescending(f => f.Exact)];
+        return [.. jobs.Concat(people).Concat(watches).Concat(bands).Concat(parts).Concat(models).OrderByDescending(f => f.Exact)];
     }
 
     private static bool Is(string word, string what) => word.Equals(what, StringComparison.OrdinalIgnoreCase);

@@ -37,11 +37,13 @@ internal static class CounterEndpoints
         if (!file.May(JobAct.Agree).Ok && file.Uses.Contains(Station.Size))
         {
             // What has to be sized first is sized at its station.
+            ModelBook.Learn(work, file.Job.Id, file.Figures, work.By ?? file.Job.TakenInBy, clock.GetUtcNow());
             work.Commit();
             return Results.Created($"/api/jobs/{file.Job.Id}", JobWire.Of(TheJob.Read(work, file.Job.Id), clock.Today()));
         }
         file.May(JobAct.Agree).OrRefuse();
         var at = clock.GetUtcNow();
+        ModelBook.Learn(work, file.Job.Id, file.Figures, work.By ?? file.Job.TakenInBy, at);
         Agreeing.Store(work, file, Agreeing.WorkOut(file, at), at);
         work.Commit();
         return Results.Created($"/api/jobs/{file.Job.Id}", JobWire.Of(TheJob.Read(work, file.Job.Id), clock.Today()));

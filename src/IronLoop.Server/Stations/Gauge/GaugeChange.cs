@@ -15,7 +15,15 @@ internal static class GaugeChange
         change(work, file);
         OwnBraceletBand.Refresh(work, file, act, clock);
         file.MayStay(() => TheJob.Read(work, id)).OrRefuse();
+        Learn(work, id, clock);
         work.Commit();
         return GaugeSheetWire.Read(work, TheJob.Read(work, id));
+    }
+
+    /// <summary>Lets the model book learn from what holds for the job now.</summary>
+    public static void Learn(ShopWork work, long id, TimeProvider clock)
+    {
+        var file = TheJob.Read(work, id);
+        ModelBook.Learn(work, id, file.Figures, work.By ?? file.Job.TakenInBy, clock.GetUtcNow());
     }
 }

@@ -87,6 +87,7 @@ internal static class GaugeEndpoints
         Wrists.Note(work, id, new WristNote(typed.WornAt ?? note.WornAt, typed.Season ?? note.Season));
         OwnBraceletBand.Refresh(work, file, JobAct.Gauge, clock);
         file.MayStay(() => TheJob.Read(work, id)).OrRefuse();
+        GaugeChange.Learn(work, id, clock);
         work.Commit();
         return JobWire.Of(TheJob.Read(work, id), clock.Today());
     }

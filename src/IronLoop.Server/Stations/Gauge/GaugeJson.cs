@@ -10,5 +10,6 @@ namespace IronLoop.Server.Stations.Gauge;
 [JsonSerializable(typeof(GaugeWire))]
 [JsonSerializable(typeof(LinkRowWire))]
 [JsonSerializable(typeof(NewReading))]
+[JsonSerializable(typeof(TakeModelWire))]
 [JsonSerializable(typeof(OwnBraceletFields))]
 internal sealed partial class GaugeJson : JsonSerializerContext;

@@ -56,6 +56,7 @@ internal sealed record AsksByHand(HandWorkKind Tells, string Name, IReadOnlyList
 
 /// <summary>The gauging sheet of a job.</summary>
 /// <param name="ByHand">Null where nothing of it is told by hand.</param>
+/// <param name="Model">What the model book has for it; null where it does not know the watch.</param>
 internal sealed record GaugeSheetWire(
     IReadOnlyList<GaugeLineWire> Lines,
     Attachment? Attachment,
@@ -70,7 +71,8 @@ internal sealed record GaugeSheetWire(
     IReadOnlyList<WristVisitWire> WristHistory,
     bool BraceletWanted,
     AsksByHand? ByHand,
-    OwnBraceletWire Bracelet)
+    OwnBraceletWire Bracelet,
+    JobModelWire? Model)
 {
     public static GaugeSheetWire Read(ShopWork work, JobSnapshot file)
     {
@@ -96,7 +98,8 @@ internal sealed record GaugeSheetWire(
             [.. Wrists.HistoryOf(work, job.Client.Id).Select(v => new WristVisitWire(v.JobId, v.Day, v.Round, v.Season, v.Wear, v.JobId == job.Id))],
             needs.Must.Contains(Asked.Bracelet) || needs.Sharpens.Contains(Asked.Bracelet),
             AsksByHand.Of(job.Request),
-            OwnBraceletWire.Of(figures));
+            OwnBraceletWire.Of(figures),
+            JobModelWire.Of(work, file));
     }
 
     private static WaysWire? WaysOf(ThreeWays? ways) => ways is null ? null : new WaysWire(

@@ -1,0 +1,179 @@
+using System.Globalization;
+using System.Text.Json.Serialization;
+using IronLoop.Core.Fitting;
+using IronLoop.Core.Gauging;
+using IronLoop.Core.Joints;
+using IronLoop.Core.Matching;
+using IronLoop.Core.Measuring;
+using IronLoop.Core.Models;
+using IronLoop.Server.Contract;
+
+namespace IronLoop.Server.Shop.ModelBook;
+
+/// <summary>Model sheets as a file: <c>docs/models.schema.json</c> says what may stand in it. All lengths are millimetres.</summary>
+/// <param name="Format">Always <c>iron-loop-models</c>.</param>
+/// <param name="Version">1.</param>
+internal sealed record ModelFile(string Format, int Version, IReadOnlyList<FileModel> Models)
+{
+    public const string Name = "iron-loop-models";
+    public const int MostModels = 20_000;
+
+    public static ModelFile Of(IEnumerable<ModelSheet> sheets) => new(Name, 1, [.. sheets.Select(FileModel.Of)]);
+
+    /// <summary>The sheets it holds.</summary>
+    /// <exception cref="RefusedException">Something in it is not as the schema has it: named by its path.</exception>
+    public IReadOnlyList<ModelSheet> Read()
+    {
+        var refusals = new Refusals();
+        if (Format != Name)
+            refusals.Add("$.format", $"format is “{Format}”; allowed is {Name}.");
+        if (Version != 1)
+            refusals.Add("$.version", $"version is {Version}; allowed is 1.");
+        if (Models.Count is 0 or > MostModels)
+            refusals.Add("$.models", $"There are {Models.Count} models; allowed is 1 to {MostModels}.");
+        refusals.ThrowIfAny("These models cannot be taken in.");
+        var sheets = Models.Select((m, i) => m.Read(refusals, $"$.models[{i}]")).ToList();
+        foreach (var (twice, i) in Models.Select((m, i) => (m, i)).Where(m => Models.Take(m.i).Any(o => string.Equals(o.Name?.Trim(), m.m.Name?.Trim(), StringComparison.OrdinalIgnoreCase))).Take(5))
+            refusals.Add($"$.models[{i}].name", $"name is “{twice.Name}”; it stands here twice.");
+        refusals.ThrowIfAny("These models cannot be taken in.");
+        return sheets;
+    }
+}
+
+/// <param name="Name">1 to 80 characters.</param>
+/// <param name="Note">Usual trouble, tools that fitted; up to 2000 characters.</param>
+internal sealed record FileModel(string Name, IReadOnlyList<FileEdition> Editions, string? Note = null)
+{
+    public static FileModel Of(ModelSheet sheet) => new(sheet.Name, [.. sheet.Editions.Select(FileEdition.Of)], sheet.Note.Length > 0 ? sheet.Note : null);
+
+    public ModelSheet Read(Refusals refusals, string path)
+    {
+        var name = refusals.Text($"{path}.name", Name, Core.Jobs.Job.LongestName, required: true);
+        var note = refusals.Text($"{path}.note", Note, Core.Jobs.Job.LongestWords, required: false);
+        if (Editions.Count is 0 or > 50)
+            refusals.Add($"{path}.editions", $"There are {Editions.Count} editions; allowed is 1 to 50.");
+        return new ModelSheet(0, name, note, [.. Editions.Take(50).Select((e, i) => e.Read(refusals, $"{path}.editions[{i}]"))]);
+    }
+}
+
+/// <param name="Name">What tells it from the others; may be left out where there is one only.</param>
+internal sealed record FileEdition(string? Name = null, FileHead? Head = null, FileBand? Band = null, FileClasp? Clasp = null, IReadOnlyList<FileFigure>? Figures = null)
+{
+    public static FileEdition Of(EditionSheet sheet) => new(
+        sheet.Name.Length > 0 ? sheet.Name : null,
+        FileHead.Of(sheet), FileBand.Of(sheet), FileClasp.Of(sheet),
+        [.. sheet.Figures.Select(f => new FileFigure(f.Figure, f.Known.Mean.Millimetres, f.Known.Pieces > 1 ? f.Known.SpreadMm : null, f.Known.Pieces, f.Known.How))]);
+
+    public EditionSheet Read(Refusals refusals, string path)
+    {
+        var name = refusals.Text($"{path}.name", Name, Core.Jobs.Job.LongestName, required: false);
+        var facts = new List<KnownFact>();
+        void Fact(ModelFact fact, string? value)
+        {
+            if (value is { Length: > 0 })
+                facts.Add(new KnownFact(fact, value, 1, []));
+        }
+        if (Head is { } head)
+        {
+            Fact(ModelFact.Attachment, head.Attachment?.ToString());
+            Fact(ModelFact.CaseShape, head.CaseShape?.ToString());
+            Fact(ModelFact.Family, refusals.Text($"{path}.head.family", head.Family, 20, required: false));
+        }
+        if (Band is { } band)
+        {
+            Fact(ModelFact.Twelve, Row($"{path}.band.rows.twelve", band.Rows?.Twelve));
+            Fact(ModelFact.Six, Row($"{path}.band.rows.six", band.Rows?.Six));
+            Fact(ModelFact.HalfPitch, Mm($"{path}.band.halfPitchMm", band.HalfPitchMm, FitRanges.Pitch));
+            Fact(ModelFact.Fastener, band.Joints?.FirstOrDefault(j => j.Group == "links")?.Fastener.ToString());
+            foreach (var (joint, i) in (band.Joints ?? []).Select((j, i) => (j, i)).Where(j => j.j.Group != "links"))
+                refusals.Add($"{path}.band.joints[{i}].group", $"group is “{joint.Group}”; allowed is links.");
+        }
+        if (Clasp is { } clasp)
+        {
+            Fact(ModelFact.ClaspName, refusals.Text($"{path}.clasp.name", clasp.Name, 60, required: false));
+            Fact(ModelFact.ClaspTwelve, Mm($"{path}.clasp.twelveMm", clasp.TwelveMm, Half));
+            Fact(ModelFact.ClaspSix, Mm($"{path}.clasp.sixMm", clasp.SixMm, Half));
+            Fact(ModelFact.MicroSide, clasp.MicroSide?.ToString());
+            if (clasp.Positions is < 1 or > 40)
+                refusals.Add($"{path}.clasp.positions", $"positions is {clasp.Positions}; allowed is 1 to 40.");
+            Fact(ModelFact.Positions, clasp.Positions?.ToString(CultureInfo.InvariantCulture));
+            Fact(ModelFact.Step, Mm($"{path}.clasp.stepMm", clasp.StepMm, FigureKind.For(GaugedFigure.MicroPitch).Allowed));
+        }
+        var figures = (Figures ?? []).Select((f, i) => f.Read(refusals, $"{path}.figures[{i}]")).OfType<SheetFigure>().ToList();
+        foreach (var twice in figures.GroupBy(f => f.Figure).Where(g => g.Count() > 1))
+            refusals.Add($"{path}.figures", $"{FigureKind.For(twice.Key).Name} stands here {twice.Count()} times; allowed is once.");
+        return new EditionSheet(0, name, figures, facts);
+
+        string? Row(string at, string? row)
+        {
+            var words = refusals.Text(at, row, 200, required: false);
+            if (words.Length > 0 && !LinkRowText.TryParse(words, new NamedPitches(FitRanges.Pitch.Lowest, FitRanges.Pitch.Lowest), out _, out var why))
+                refusals.Add(at, why);
+            return words;
+        }
+        string? Mm(string at, decimal? mm, AllowedLength allowed)
+        {
+            if (mm is not { } given)
+                return null;
+            if (given is < -1000 or > 1000 || !allowed.Holds(Length.FromMillimetres(Math.Round(given, 3))))
+                refusals.Add(at, string.Create(CultureInfo.InvariantCulture, $"{given} mm; allowed is {allowed}."));
+            return given.ToString("0.###", CultureInfo.InvariantCulture);
+        }
+    }
+
+    private static AllowedLength Half => AllowedLength.Mm(0, 80);
+}
+
+internal sealed record FileHead(Attachment? Attachment = null, CaseShape? CaseShape = null, string? Family = null)
+{
+    public static FileHead? Of(EditionSheet sheet)
+    {
+        var head = new FileHead(Enum.TryParse<Attachment>(sheet[ModelFact.Attachment], out var a) ? a : null, Enum.TryParse<CaseShape>(sheet[ModelFact.CaseShape], out var s) ? s : null, sheet[ModelFact.Family]);
+        return head == new FileHead() ? null : head;
+    }
+}
+
+/// <param name="Twelve">The links of the 12 side from the case to the clasp, such as <c>2 fixed of 8.4; 5 of 8.4</c>.</param>
+/// <param name="Six">The links of the 6 side.</param>
+internal sealed record FileRows(string? Twelve = null, string? Six = null);
+
+/// <param name="Group">Which joints: <c>links</c>.</param>
+/// <param name="Fastener">What joins them.</param>
+internal sealed record FileJoint(string Group, Fastener Fastener);
+
+internal sealed record FileBand(FileRows? Rows = null, IReadOnlyList<FileJoint>? Joints = null, decimal? HalfPitchMm = null)
+{
+    public static FileBand? Of(EditionSheet sheet) => sheet.Bracelet is not { } bracelet ? null
+        : new FileBand(new FileRows(bracelet.Twelve, bracelet.Six), bracelet.Fastener is { } fastener ? [new FileJoint("links", fastener)] : [], bracelet.HalfPitch?.Millimetres);
+}
+
+internal sealed record FileClasp(string? Name = null, decimal? TwelveMm = null, decimal? SixMm = null, Side? MicroSide = null, int? Positions = null, decimal? StepMm = null)
+{
+    public static FileClasp? Of(EditionSheet sheet) => sheet.Bracelet is not { } bracelet ? null
+        : new FileClasp(bracelet.ClaspName, bracelet.ClaspTwelve?.Millimetres, bracelet.ClaspSix?.Millimetres, bracelet.MicroSide, bracelet.Positions, bracelet.Step?.Millimetres);
+}
+
+/// <param name="SpreadMm">The standard deviation over the pieces; left out for one.</param>
+/// <param name="Pieces">How many watches tell it, 1 to 100 000; 1 when left out.</param>
+internal sealed record FileFigure(GaugedFigure Figure, decimal MeanMm, decimal? SpreadMm = null, int Pieces = 1, HowHad How = HowHad.Catalogue)
+{
+    public SheetFigure? Read(Refusals refusals, string path)
+    {
+        var kind = FigureKind.For(Figure);
+        var ok = true;
+        void Refuse(string at, string why)
+        {
+            refusals.Add(at, why);
+            ok = false;
+        }
+        if (kind.Of == GaugedOf.Wrist)
+            Refuse($"{path}.figure", $"{kind.Name} belongs to its wearer, not to a model.");
+        if (MeanMm is < -1000 or > 1000 || !kind.Allowed.Holds(Length.FromMillimetres(Math.Round(MeanMm, 3))))
+            Refuse($"{path}.meanMm", string.Create(CultureInfo.InvariantCulture, $"{kind.Name} is {MeanMm} mm; allowed is {kind.Allowed}."));
+        if (SpreadMm is < 0 or > 10)
+            Refuse($"{path}.spreadMm", string.Create(CultureInfo.InvariantCulture, $"spread is {SpreadMm} mm; allowed is 0 to 10 mm."));
+        if (Pieces is < 1 or > 100_000)
+            Refuse($"{path}.pieces", $"pieces is {Pieces}; allowed is 1 to 100000.");
+        return ok ? new SheetFigure(Figure, new BookFigure(Length.FromMillimetres(Math.Round(MeanMm, 3)), Pieces > 1 ? SpreadMm ?? 0 : 0, Pieces, How), "", []) : null;
+    }
+}
