@@ -45,6 +45,42 @@ public sealed class KeysOnlyTests(ITestOutputHelper output) : IDisposable
         Screen.NoConsoleErrors();
     }
 
+    [Fact]
+    public void The_second_owner_of_a_model_costs_one_confirmation()
+    {
+        Screen.Go("/");
+        Screen.UntilSays("on the rack");
+        Press(Keys.F4);
+        Screen.Until(() => Screen.Path == "/take-in" && Screen.Focused.TagName == "input", "the client’s name");
+        Press($"Odo Brask{Tab}{Tab}pell soun");
+        Screen.UntilSays("7 watches, 11 figures");
+        Press($"{Keys.ArrowDown}{Enter}{Tab}Take l{Tab}");
+        while (Screen.Focused.GetAttribute("name") != "by")
+            Press(Tab);
+        Press($"mk{Enter}");
+        Screen.UntilSays("Confirm 11 figures of the book");
+        var (filled, asked) = ((long)Screen.Run("return document.querySelectorAll('.value.assumed').length")!, _keys);
+        filled.ShouldBeGreaterThan(2);
+        ToTheAct("Confirm");
+        Press(Enter);
+        Screen.Until(() => !Screen.Text.Contains("Confirm 11 figures", StringComparison.Ordinal), "confirmed");
+        Screen.All(".value.assumed").Count.ShouldBe(0);
+        ToTheAct("Wanted: wrist");
+        Press(Enter);
+        Screen.Until(() => Screen.Focused.GetAttribute("data-figure") == "wrist", "the wrist");
+        Press($"172{Enter}");
+        Screen.UntilSays("172 mm");
+        output.WriteLine($"taken in with a known model: {asked} keys; gauged with one confirmation and the wrist: {_keys - asked} keys");
+        Screen.NoConsoleErrors();
+    }
+
+    private void ToTheAct(string says)
+    {
+        Screen.Until(() => Screen.Find("[data-act=first]").Text.StartsWith(says, StringComparison.Ordinal), says);
+        for (var i = 0; i < 30 && Screen.Run("return document.activeElement.dataset.act === 'first'") is not true; i++)
+            Press(Tab);
+    }
+
     /// <summary>From the answered questions over the client's name to the bench, each step, and hand-over.</summary>
     private void Walk(string client)
     {

@@ -319,6 +319,10 @@ li {
   border-top: 1px solid rgb(var(--v-theme-hairline));
 }
 li a,
+.odd a {
+  color: rgb(var(--v-theme-primary));
+}
+li a,
 .plain {
   display: inline-flex;
   align-items: center;

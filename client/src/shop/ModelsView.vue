@@ -93,6 +93,7 @@ li {
   border-top: 1px solid rgb(var(--v-theme-hairline));
 }
 li a {
+  color: rgb(var(--v-theme-primary));
   display: inline-flex;
   align-items: center;
   min-height: 44px;

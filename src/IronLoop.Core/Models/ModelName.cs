@@ -21,9 +21,16 @@ public static class ModelName
         return sought.Length == 0 ? 0 : sum / sought.Length;
     }
 
-    /// <summary>Each three letters of it, as a full-text index of such has them.</summary>
-    public static IReadOnlyList<string> Threes(string typed) =>
-        [.. Words(typed).Where(w => w.Length >= 3).SelectMany(w => Enumerable.Range(0, w.Length - 2).Select(i => w.Substring(i, 3))).Distinct(StringComparer.Ordinal).Take(24)];
+    /// <summary>
+    /// The runs of three letters at both ends of a word: a slip spoils those at one end only, so a word meant has the others.
+    /// </summary>
+    /// <param name="word">A word of three letters or more.</param>
+    public static (IReadOnlyList<string> First, IReadOnlyList<string> Last) Ends(string word)
+    {
+        var threes = Enumerable.Range(0, word.Length - 2).Select(i => word.Substring(i, 3)).ToList();
+        var third = (threes.Count + 2) / 3;
+        return (threes[..third], threes[^third..]);
+    }
 
     /// <summary>Its words, in small letters.</summary>
     public static string[] Words(string text) =>

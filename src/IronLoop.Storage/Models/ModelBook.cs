@@ -53,9 +53,8 @@ public static class ModelBook
         var named = longer.Length == 0
             ? Ids(work, "SELECT id, name FROM model WHERE name LIKE $words ORDER BY name COLLATE NOCASE LIMIT $most", $"{Log.Containing(words[0])[1..]}", MostFuzzy)
             : Ids(work, "SELECT rowid AS id, name FROM model_words WHERE model_words MATCH $words LIMIT $most", string.Join(" AND ", longer.Select(w => $"\"{w}\"")), MostFuzzy);
-        if (!named.Any(m => ModelName.Nearness(typed, m.Name) > 0) && ModelName.Threes(typed) is { Count: > 0 } threes)
-            // The trigrams that are in the fewest names tell the most: they are what the index ranks by.
-            named = Ids(work, "SELECT rowid AS id, name FROM model_words WHERE model_words MATCH $words ORDER BY rank LIMIT $most", string.Join(" OR ", threes.Select(t => $"\"{t}\"")), MostFuzzy);
+        if (longer.Length > 0 && !named.Any(m => ModelName.Nearness(typed, m.Name) > 0))
+            named = Ids(work, "SELECT rowid AS id, name FROM model_words WHERE model_words MATCH $words LIMIT $most", string.Join(" AND ", longer.Select(Slipped)), MostFuzzy);
         var near = named.Select(m => (m.Id, m.Name, Near: ModelName.Nearness(typed, m.Name))).Where(m => m.Near > 0)
             .OrderByDescending(m => m.Near).ThenBy(m => m.Name.Length).ThenBy(m => m.Name, StringComparer.OrdinalIgnoreCase).Take(most).ToList();
         if (near.Count == 0)
@@ -264,6 +263,13 @@ public static class ModelBook
 
     private static ListedModel OneListed(Microsoft.Data.Sqlite.SqliteDataReader row) =>
         new(row.Number("id"), row.Text("name"), row.Number("edition"), row.Count("editions"), row.Count("pieces"), row.Count("figures"));
+
+    private static string Slipped(string word)
+    {
+        static string All(IReadOnlyList<string> threes) => $"({string.Join(" AND ", threes.Select(t => $"\"{t}\""))})";
+        var (first, last) = ModelName.Ends(word);
+        return $"({All(first)} OR {All(last)})";
+    }
 
     private static List<(long Id, string Name)> Ids(ShopWork work, string sql, string words, int most) =>
         work.Query(sql, row => (row.Number("id"), row.Text("name")), ("$words", words), ("$most", most));

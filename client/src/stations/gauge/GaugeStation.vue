@@ -11,6 +11,8 @@ import FigureLines from '../FigureLines.vue'
 import { useInAddress } from '../../controls/inAddress'
 import WristPart from './WristPart.vue'
 import { attachments, caseShapes } from './choices'
+import { useActing } from '../../controls/acting'
+import { useActs } from '../../controls/acts'
 import { useSaving } from '../../controls/saving'
 
 type Part = 'watch' | 'bracelet' | 'wrist'
@@ -19,6 +21,7 @@ const gauge = useGauge(id)
 const sheet = computed(() => gauge.sheet.data.value)
 const saving = useSaving()
 const { refused } = saving
+const { busy: confirming, act } = useActing(200)
 const disabled = computed(() => !job.value.may.gauge.ok)
 
 const parts = computed(() =>
@@ -98,6 +101,19 @@ watch(
   },
   { immediate: true },
 )
+
+/** What the model book filled in is confirmed in one press, before the wrist is read. */
+useActs(() => {
+  const waits = sheet.value?.model?.unconfirmed.length ?? 0
+  if (waits === 0 || disabled.value || part.value === 'wrist') return null
+  return {
+    first: {
+      says: `Confirm ${waits} ${waits === 1 ? 'figure' : 'figures'} of the book`,
+      busy: confirming.value,
+      press: () => act(() => gauge.confirmModel()),
+    },
+  }
+})
 
 function choose(field: 'attachment' | 'caseShape' | 'family', value: string) {
   void saving.save(field, value, () => gauge.choose({ [field]: value }))

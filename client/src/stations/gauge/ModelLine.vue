@@ -27,15 +27,7 @@ const watches = computed(() => `${props.model.pieces} ${props.model.pieces === 1
     <p v-if="model.note" class="note">{{ model.note }}</p>
     <div v-if="!disabled" class="acts">
       <v-btn
-        v-if="model.unconfirmed.length > 0"
-        variant="outlined"
-        color="primary"
-        :disabled="busy"
-        @click="act(() => gauge.confirmModel())"
-        >Confirm all {{ model.unconfirmed.length }}</v-btn
-      >
-      <v-btn
-        v-else-if="model.offered.length > 0"
+        v-if="model.unconfirmed.length === 0 && model.offered.length > 0"
         variant="outlined"
         color="primary"
         :disabled="busy"

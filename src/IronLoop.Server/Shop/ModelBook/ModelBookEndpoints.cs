@@ -12,6 +12,7 @@ namespace IronLoop.Server.Shop.ModelBook;
 internal static class ModelBookEndpoints
 {
     private const int MostShown = 100;
+    private const long MostBytes = 64 << 20;
 
     public static void MapModelBook(this IEndpointRouteBuilder routes)
     {
@@ -41,7 +42,8 @@ internal static class ModelBookEndpoints
             using var work = shop.Look();
             return ModelFile.Of([Book.Sheet(work, id) ?? throw Missing(id)]);
         }).WithName("oneModelFile").WithSummary("One model sheet as a file.").ProducesProblem(StatusCodes.Status404NotFound);
-        models.MapPost("/file", TakeIn).WithName("takeInModels").WithSummary("Takes model sheets in from a file: beside what was gauged, in place of what a file said before; all of it or nothing.").ProducesValidationProblem();
+        models.MapPost("/file", TakeIn).WithName("takeInModels").WithSummary("Takes model sheets in from a file: beside what was gauged, in place of what a file said before; all of it or nothing.").ProducesValidationProblem()
+            .WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(MostBytes));
         routes.MapGet("/api/models.csv", Csv).ExcludeFromDescription();
     }
 

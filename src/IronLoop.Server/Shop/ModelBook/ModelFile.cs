@@ -33,8 +33,10 @@ internal sealed record ModelFile(string Format, int Version, IReadOnlyList<FileM
             refusals.Add("$.models", $"There are {Models.Count} models; allowed is 1 to {MostModels}.");
         refusals.ThrowIfAny("These models cannot be taken in.");
         var sheets = Models.Select((m, i) => m.Read(refusals, $"$.models[{i}]")).ToList();
-        foreach (var (twice, i) in Models.Select((m, i) => (m, i)).Where(m => Models.Take(m.i).Any(o => string.Equals(o.Name?.Trim(), m.m.Name?.Trim(), StringComparison.OrdinalIgnoreCase))).Take(5))
-            refusals.Add($"$.models[{i}].name", $"name is “{twice.Name}”; it stands here twice.");
+        var names = new HashSet<string>(StringComparer.OrdinalIgnoreCase);
+        foreach (var (name, i) in sheets.Select((m, i) => (m.Name, i)))
+            if (name.Length > 0 && !names.Add(name))
+                refusals.Add($"$.models[{i}].name", $"name is “{name}”; it stands here twice.");
         refusals.ThrowIfAny("These models cannot be taken in.");
         return sheets;
     }
