@@ -66,6 +66,8 @@ public sealed class KeysOnlyTests(ITestOutputHelper output) : IDisposable
         Screen.Until(() => !Screen.Text.Contains("Confirm 11 figures", StringComparison.Ordinal), "confirmed");
         Screen.All(".value.assumed").Count.ShouldBe(0);
         ToTheAct("Wanted: wrist");
+        // Fingers rest between two acts.
+        Screen.Key($"{Keys.Shift}{Keys.Shift}", 210);
         Press(Enter);
         Screen.Until(() => Screen.Focused.GetAttribute("data-figure") == "wrist", "the wrist");
         Press($"172{Enter}");

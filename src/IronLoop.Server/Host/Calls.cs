@@ -5,6 +5,7 @@ using IronLoop.Server.Safekeeping;
 using IronLoop.Server.Shop.Archive;
 using IronLoop.Server.Shop.Catalogue;
 using IronLoop.Server.Shop.Clientele;
+using IronLoop.Server.Shop.Day;
 using IronLoop.Server.Shop.Finding;
 using IronLoop.Server.Shop.HouseRules;
 using IronLoop.Server.Shop.LogBook;
@@ -71,6 +72,7 @@ internal static class Calls
         figures.MapFit();
         figures.MapJudge();
         figures.MapRank();
+        figures.MapPlan();
         if (StartedBy.IsReal)
             app.Services.GetRequiredService<Metrics>().Map(app);
         app.MapDoor();

@@ -8,6 +8,7 @@ using IronLoop.Server.Shop;
 using IronLoop.Server.Shop.Archive;
 using IronLoop.Server.Shop.Catalogue;
 using IronLoop.Server.Shop.Clientele;
+using IronLoop.Server.Shop.Day;
 using IronLoop.Server.Shop.Finding;
 using IronLoop.Server.Shop.ModelBook;
 using IronLoop.Server.Shop.HouseRules;
@@ -94,7 +95,7 @@ internal static class Services
             if (StartedBy.IsReal)
             {
                 // Worked out at the start it took longer than all else; a type that is in none of these is worked out then all the same.
-                foreach (var known in (IJsonTypeInfoResolver[])[DevicesJson.Default, DoorJson.Default, HostJson.Default, PaperJson.Default, ShopJson.Default, ArchiveJson.Default, CatalogueJson.Default, ClienteleJson.Default, HouseRulesJson.Default, LogBookJson.Default, OrderingJson.Default, PartStockJson.Default, RackJson.Default, FindingJson.Default, ModelBookJson.Default, StationsJson.Default, BenchJson.Default, ClaspJson.Default, CounterJson.Default, GaugeJson.Default, HandOverJson.Default, MatchJson.Default, SizeJson.Default, TakeInJson.Default])
+                foreach (var known in (IJsonTypeInfoResolver[])[DevicesJson.Default, DoorJson.Default, HostJson.Default, PaperJson.Default, ShopJson.Default, ArchiveJson.Default, CatalogueJson.Default, ClienteleJson.Default, HouseRulesJson.Default, LogBookJson.Default, OrderingJson.Default, PartStockJson.Default, RackJson.Default, FindingJson.Default, DayJson.Default, ModelBookJson.Default, StationsJson.Default, BenchJson.Default, ClaspJson.Default, CounterJson.Default, GaugeJson.Default, HandOverJson.Default, MatchJson.Default, SizeJson.Default, TakeInJson.Default])
                     json.SerializerOptions.TypeInfoResolverChain.Insert(0, known);
             }
             json.SerializerOptions.TypeInfoResolver = json.SerializerOptions.TypeInfoResolver?.WithAddedModifier(Wire.RefuseNullInLists);

@@ -10,7 +10,7 @@ namespace IronLoop.Core.Tests.HandOver;
 public class AdviceTests
 {
     private static HotAndCold Days(int hot, int cold, bool hotCovered = true, bool coldCovered = true) => new(
-        new Day(Mm(150), hot - 1, Mm(150), hotCovered), new Day(Mm(145), cold - 1, Mm(145), coldCovered));
+        new Core.Fitting.Day(Mm(150), hot - 1, Mm(150), hotCovered), new Core.Fitting.Day(Mm(145), cold - 1, Mm(145), coldCovered));
 
     private static string First(HotAndCold days, int position) => Advice.For(new AdviceFacts(Bracelet(), true, position) { Days = days })[0];
 

@@ -1,0 +1,342 @@
+namespace IronLoop.Core.Day;
+
+/// <summary>A piece of a job on somebody's list.</summary>
+/// <param name="Job">Which job.</param>
+/// <param name="From">Its first minute.</param>
+/// <param name="To">The minute after its last.</param>
+public readonly record struct Piece(DayJob Job, int From, int To);
+
+/// <summary>Somebody's list: what they do in which order, and when that comes to.</summary>
+/// <param name="Hand">Who.</param>
+/// <param name="Order">Their jobs, those that go before others first.</param>
+/// <param name="Pieces">What it comes to, in the order of time; a job that is broken off stands again.</param>
+public sealed record HandList(DayHand Hand, IReadOnlyList<DayJob> Order, IReadOnlyList<Piece> Pieces);
+
+/// <summary>
+/// Lists of whole jobs: each job is one person's, who breaks it off where hours end or where one that goes before it may begin. Which are
+/// late when not all can be kept: the least total lateness found from three starts by moving and swapping jobs.
+/// </summary>
+public sealed class DayLists
+{
+    /// <summary>No piece of a job is shorter, in minutes, but a job that is.</summary>
+    public const int LeastPiece = 5;
+
+    private const int MostRounds = 60;
+    private const int MostTried = 40_000;
+    private const int AllOrders = 7;
+
+    private readonly int _now;
+    private readonly IReadOnlyList<DayHand> _hands;
+    private readonly IReadOnlyList<WorkTime>[] _hours;
+    private int _tried;
+
+    private DayLists(int now, IReadOnlyList<DayHand> hands) => (_now, _hands, _hours) = (now, hands, [.. hands.Select(h => h.From(now))]);
+
+    /// <summary>The lists.</summary>
+    public IReadOnlyList<HandList> Lists { get; private set; } = [];
+
+    /// <summary>Jobs that are late by them, with the minutes; null where nobody ever does it.</summary>
+    public IReadOnlyList<(DayJob Job, int? Minutes)> Late { get; private set; } = [];
+
+    /// <summary>Puts work on lists.</summary>
+    /// <param name="now">The minute it is.</param>
+    /// <param name="hands">Who works when.</param>
+    /// <param name="jobs">The work that is left.</param>
+    public static DayLists Of(int now, IReadOnlyList<DayHand> hands, IReadOnlyList<DayJob> jobs)
+    {
+        var lists = new DayLists(now, hands);
+        lists.Find(jobs);
+        return lists;
+    }
+
+    private void Find(IReadOnlyList<DayJob> jobs)
+    {
+        var can = jobs.ToDictionary(j => j, j => Enumerable.Range(0, _hands.Count).Where(h => _hands[h].Can(j)).ToArray(), (IEqualityComparer<DayJob>)ReferenceEqualityComparer.Instance);
+        var never = jobs.Where(j => can[j].Length == 0).ToList();
+        var work = jobs.Where(j => can[j].Length > 0).ToList();
+        List<DayJob>[]? best = null;
+        var least = long.MaxValue;
+        foreach (var start in (Func<DayJob, int>[])[j => j.Due, j => j.Minutes, j => j.Due - j.Minutes])
+        {
+            var lists = Enumerable.Range(0, _hands.Count).Select(_ => new List<DayJob>()).ToArray();
+            var late = new long[_hands.Count];
+            foreach (var job in work.OrderByDescending(j => j.IsInHand).ThenBy(start).ThenBy(j => j.Due).ThenBy(j => j.Minutes))
+            {
+                // Laid down at the end of the list on which it makes least late, and ends soonest.
+                var (where, cost, ends) = (-1, long.MaxValue, int.MaxValue);
+                foreach (var h in can[job])
+                {
+                    lists[h].Add(job);
+                    var pieces = Lay(h, lists[h], out var now);
+                    var end = pieces.Count == 0 ? int.MaxValue : pieces.FindLast(p => ReferenceEquals(p.Job, job)).To;
+                    lists[h].RemoveAt(lists[h].Count - 1);
+                    if (now - late[h] < cost || now - late[h] == cost && end < ends)
+                        (where, cost, ends) = (h, now - late[h], end);
+                }
+                lists[where].Add(job);
+                late[where] += cost;
+            }
+            _tried = 0;
+            Mend(lists, late, can);
+            if (late.Sum() < least)
+                (best, least) = (lists, late.Sum());
+            if (least == 0)
+                break;
+        }
+        Together(best!);
+        Lists = [.. best!.Select((order, h) => new HandList(_hands[h], order, Lay(h, order, out _)))];
+        var ended = Lists.SelectMany(l => l.Pieces).GroupBy(p => p.Job.Id).ToDictionary(g => g.Key, g => (Last: g.Max(p => p.To), Done: g.Sum(p => p.To - p.From)));
+        Late =
+        [
+            .. jobs.Select(j => (j, !never.Contains(j) && ended.TryGetValue(j.Id, out var end) && end.Done >= j.Minutes ? Math.Max(0, end.Last - j.Due) : (int?)null)).Where(l => l.Item2 != 0),
+        ];
+    }
+
+    /// <summary>Moves and swaps jobs as long as that makes less late.</summary>
+    private void Mend(List<DayJob>[] lists, long[] late, IReadOnlyDictionary<DayJob, int[]> can)
+    {
+        for (var h = 0; h < lists.Length; h++)
+            if (late[h] > 0 && lists[h].Count is > 1 and <= AllOrders && !lists[h][0].IsInHand)
+                AllOrdersOf(h, lists, late);
+        for (var round = 0; round < MostRounds && late.Sum() > 0; round++)
+        {
+            var isBetter = false;
+            for (var h = 0; h < lists.Length; h++)
+                for (var i = lists[h].Count - 1; i >= 0 && late.Sum() > 0; i--)
+                    if (i < lists[h].Count && !lists[h][i].IsInHand)
+                        isBetter |= Move(h, i, lists, late, can) || Swap(h, i, lists, late, can);
+            if (!isBetter || _tried > MostTried)
+                return;
+        }
+    }
+
+    private bool Move(int from, int at, List<DayJob>[] lists, long[] late, IReadOnlyDictionary<DayJob, int[]> can)
+    {
+        var job = lists[from][at];
+        lists[from].RemoveAt(at);
+        Lay(from, lists[from], out var without);
+        foreach (var to in can[job])
+        {
+            var first = lists[to].Count > 0 && lists[to][0].IsInHand ? 1 : 0;
+            for (var i = first; i <= lists[to].Count; i++)
+            {
+                if (to == from && i == at || _tried > MostTried)
+                    continue;
+                lists[to].Insert(i, job);
+                Lay(to, lists[to], out var with);
+                if (to == from ? with < late[from] : with + without < late[from] + late[to])
+                {
+                    if (to != from)
+                        late[from] = without;
+                    late[to] = with;
+                    return true;
+                }
+                lists[to].RemoveAt(i);
+            }
+        }
+        lists[from].Insert(at, job);
+        return false;
+    }
+
+    private bool Swap(int one, int at, List<DayJob>[] lists, long[] late, IReadOnlyDictionary<DayJob, int[]> can)
+    {
+        for (var other = one; other < lists.Length; other++)
+            for (var i = other == one ? at + 1 : 0; i < lists[other].Count; i++)
+            {
+                var (a, b) = (lists[one][at], lists[other][i]);
+                if (b.IsInHand || _tried > MostTried || other != one && (!can[a].Contains(other) || !can[b].Contains(one)))
+                    continue;
+                (lists[one][at], lists[other][i]) = (b, a);
+                Lay(one, lists[one], out var first);
+                var second = 0L;
+                if (other != one)
+                    Lay(other, lists[other], out second);
+                if (first + second < late[one] + (other == one ? 0 : late[other]))
+                {
+                    late[one] = first;
+                    if (other != one)
+                        late[other] = second;
+                    return true;
+                }
+                (lists[one][at], lists[other][i]) = (a, b);
+            }
+        return false;
+    }
+
+    /// <summary>Of a few jobs every order is looked at.</summary>
+    private void AllOrdersOf(int h, List<DayJob>[] lists, long[] late)
+    {
+        var (best, least) = (lists[h].ToList(), late[h]);
+        Permute(0, lists[h].ToArray());
+        (lists[h], late[h]) = (best, least);
+
+        void Permute(int at, DayJob[] order)
+        {
+            if (at == order.Length)
+            {
+                Lay(h, order, out var now);
+                if (now < least)
+                    (best, least) = ([.. order], now);
+                return;
+            }
+            for (var i = at; i < order.Length && least > 0; i++)
+            {
+                (order[at], order[i]) = (order[i], order[at]);
+                Permute(at + 1, order);
+                (order[at], order[i]) = (order[i], order[at]);
+            }
+        }
+    }
+
+    /// <summary>Among jobs due on one day, those with the same tools out lie together and short ones before long ones, where that makes nothing later.</summary>
+    private void Together(List<DayJob>[] lists)
+    {
+        for (var h = 0; h < lists.Length; h++)
+        {
+            Lay(h, lists[h], out var late);
+            var now = Changes(lists[h]);
+            for (var round = 0; round < MostRounds; round++)
+            {
+                var before = now;
+                for (var size = 1; size <= 3; size++)
+                    for (var from = lists[h].Count > 0 && lists[h][0].IsInHand ? 1 : 0; from + size <= lists[h].Count; from++)
+                        for (var to = lists[h].Count > 0 && lists[h][0].IsInHand ? 1 : 0; to + size <= lists[h].Count; to++)
+                        {
+                            if (to == from)
+                                continue;
+                            var moved = lists[h].ToList();
+                            var block = moved.GetRange(from, size);
+                            moved.RemoveRange(from, size);
+                            moved.InsertRange(to, block);
+                            var changes = Changes(moved);
+                            if (changes.CompareTo(now) >= 0 || !KeepsDays(lists[h], moved))
+                                continue;
+                            Lay(h, moved, out var then);
+                            if (then > late)
+                                continue;
+                            (lists[h], now, late) = (moved, changes, then);
+                        }
+                if (now == before)
+                    break;
+            }
+        }
+    }
+
+    /// <summary>How often the tools are changed, and then how far long jobs stand before short ones.</summary>
+    private static (int Tools, long Long) Changes(List<DayJob> order)
+    {
+        var (tools, longer) = (0, 0L);
+        for (var i = 1; i < order.Count; i++)
+        {
+            if (order[i].Tools != order[i - 1].Tools)
+                tools++;
+            else if (Day(order[i].Due) == Day(order[i - 1].Due) && order[i].Minutes < order[i - 1].Minutes)
+                longer += order[i - 1].Minutes - order[i].Minutes;
+        }
+        return (tools, longer);
+    }
+
+    private static int Day(int minute) => (int)Math.Floor(minute / (24.0 * 60));
+
+    /// <summary>Whether jobs due on different days, which may begin now, stand in the order of their days as far as they did.</summary>
+    private bool KeepsDays(List<DayJob> before, List<DayJob> after)
+    {
+        int Wrong(List<DayJob> order)
+        {
+            var ready = order.Where(j => j.NotBefore <= _now).ToList();
+            var wrong = 0;
+            for (var i = 1; i < ready.Count; i++)
+                wrong += Day(ready[i].Due) < Day(ready[i - 1].Due) ? 1 : 0;
+            return wrong;
+        }
+        return Wrong(after) <= Wrong(before);
+    }
+
+    /// <summary>When a list comes to what.</summary>
+    /// <param name="h">Whose.</param>
+    /// <param name="order">Their jobs, those that go before others first.</param>
+    /// <param name="late">The minutes all of it is late.</param>
+    private List<Piece> Lay(int h, IReadOnlyList<DayJob> order, out long late)
+    {
+        _tried++;
+        late = 0;
+        var pieces = new List<Piece>();
+        var left = new int[order.Count];
+        for (var i = 0; i < left.Length; i++)
+            left[i] = order[i].Minutes;
+        var open = left.Length;
+        foreach (var hour in _hours[h])
+        {
+            var at = hour.From;
+            while (at < hour.To && open > 0)
+            {
+                var next = -1;
+                var soonest = hour.To;
+                for (var i = 0; i < left.Length; i++)
+                {
+                    if (left[i] == 0)
+                        continue;
+                    if (order[i].NotBefore <= at)
+                    {
+                        next = i;
+                        break;
+                    }
+                    soonest = Math.Min(soonest, order[i].NotBefore);
+                }
+                if (next < 0)
+                {
+                    at = soonest;
+                    continue;
+                }
+                var to = Math.Min(hour.To, at + left[next]);
+                // One that goes before it and may begin meanwhile breaks it off, where neither piece is too short.
+                for (var i = 0; i < next; i++)
+                    if (left[i] > 0 && order[i].NotBefore < to)
+                    {
+                        var off = Math.Max(order[i].NotBefore, at + Math.Min(LeastPiece, left[next]));
+                        if (off < to && at + left[next] - off >= LeastPiece)
+                            to = off;
+                    }
+                var rest = at + left[next] - to;
+                // What hours break off is not begun for a moment, nor left for one.
+                if (rest > 0 && rest < LeastPiece)
+                    to = Math.Max(at, to - (LeastPiece - rest));
+                if (to - at < LeastPiece && to - at < left[next])
+                {
+                    // Too short a time is left before the hours end: something that fits, or nothing.
+                    next = Fits(order, left, at, hour.To);
+                    if (next < 0)
+                    {
+                        at = hour.To;
+                        continue;
+                    }
+                    to = at + left[next];
+                }
+                if (pieces.Count > 0 && ReferenceEquals(pieces[^1].Job, order[next]) && pieces[^1].To == at)
+                    pieces[^1] = pieces[^1] with { To = to };
+                else
+                    pieces.Add(new Piece(order[next], at, to));
+                left[next] -= to - at;
+                at = to;
+                if (left[next] == 0)
+                {
+                    open--;
+                    late += Math.Max(0, to - order[next].Due);
+                }
+            }
+        }
+        // What is never done is as late as could be.
+        for (var i = 0; i < left.Length; i++)
+            if (left[i] > 0)
+                late += Keeping.Furthest + left[i];
+        return pieces;
+    }
+
+    private static int Fits(IReadOnlyList<DayJob> order, int[] left, int at, int end)
+    {
+        for (var i = 0; i < left.Length; i++)
+            if (left[i] > 0 && order[i].NotBefore <= at && at + left[i] <= end)
+                return i;
+        return -1;
+    }
+}
