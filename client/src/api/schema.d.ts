@@ -431,6 +431,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether all promises can be kept, by how much not, today’s lists, and the earliest promise for one more; local times without a zone. */
+        post: operations["dayPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/door": {
         parameters: {
             query?: never;
@@ -1128,6 +1145,126 @@ export interface paths {
         get: operations["labelPrinter"];
         /** Sets the label printer. */
         put: operations["settleLabelPrinter"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Today’s lists, whom to ring, what is late, what waits, and the next ten working days. */
+        get: operations["day"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/day/promise": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What can be promised for a service, and what another day would make late. */
+        get: operations["promise"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/day/front/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What pulling a job to the front makes late; nothing is stored. */
+        get: operations["front"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/day/hours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The hours of the shop and of each fitter, days off, and what somebody does not do. */
+        get: operations["workHours"];
+        /** Sets who works when. */
+        put: operations["setWorkHours"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/rings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Notes that the owner was rung, reached or not. */
+        post: operations["rang"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Holds a job until a day, or no longer. */
+        put: operations["hold"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/front": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Pulls a job to the front of its list, or lets it go back. */
+        put: operations["pull"];
         post?: never;
         delete?: never;
         options?: never;
@@ -3043,6 +3180,59 @@ export interface components {
         DamageKind: "scratch" | "dent" | "bentLug" | "missingBar" | "wornStrap" | "dirt" | "stiffClasp";
         /** @enum {unknown} */
         DamagePlace: "crystal" | "bezelTwelve" | "bezelThree" | "bezelSix" | "bezelNine" | "crown" | "caseBack" | "lugTwelveLeft" | "lugTwelveRight" | "lugSixLeft" | "lugSixRight" | "bandTwelve" | "bandSix" | "clasp";
+        DayListWire: {
+            hand: string;
+            hours: components["schemas"]["HoursWire"][];
+            pieces: components["schemas"]["DayPieceWire"][];
+        };
+        DayPieceWire: {
+            /** Format: int64 */
+            jobId: number;
+            client: string;
+            watch: string;
+            from: string;
+            to: string;
+            /** Format: int32 */
+            minutes: number;
+            next: components["schemas"]["Station"];
+            act: string;
+            fetch: string[];
+            inFront: boolean;
+            again: boolean;
+        };
+        DayPlanAnswer: {
+            feasible: boolean;
+            /** Format: int32 */
+            allowanceMinutes: null | number;
+            late: components["schemas"]["DayPlanLate"][];
+            today: components["schemas"]["DayPlanToday"][];
+            promise: null | string;
+        };
+        DayPlanLate: {
+            id: string;
+            /** Format: int32 */
+            minutes: null | number;
+        };
+        DayPlanPiece: {
+            id: string;
+            from: string;
+            to: string;
+        };
+        DayPlanRequest: {
+            now: string;
+            hands: components["schemas"]["PlannedHand"][];
+            jobs: components["schemas"]["PlannedJob"][];
+            one?: null | components["schemas"]["PlannedOne"];
+            /**
+             * Format: int32
+             * @default 0
+             */
+            reserve: number;
+        };
+        DayPlanToday: {
+            hand: string;
+            jobs: components["schemas"]["DayPlanPiece"][];
+        };
         DayWire: {
             /** @description Millimetres, at most three decimals. */
             wantedMm: number;
@@ -3234,6 +3424,9 @@ export interface components {
             freed: boolean;
             /** @default  */
             endPiece: string;
+        };
+        FrontWire: {
+            inFront: boolean;
         };
         GapWire: {
             /** @description Millimetres, at most three decimals. */
@@ -3445,6 +3638,14 @@ export interface components {
             figure: components["schemas"]["GaugedFigure"];
             /** @description Millimetres, at most three decimals. */
             mm: number;
+        };
+        HoldWire: {
+            /** Format: date */
+            until: null | string;
+        };
+        HoursWire: {
+            from: string;
+            to: string;
         };
         /** @enum {unknown} */
         HowHad: "read" | "said" | "catalogue";
@@ -3661,6 +3862,15 @@ export interface components {
         LabelPrinterWire: {
             printer: components["schemas"]["LabelPrinter"];
             standInPage: null | string;
+        };
+        LateJobWire: {
+            /** Format: int64 */
+            jobId: number;
+            client: string;
+            watch: string;
+            /** Format: int32 */
+            minutes: null | number;
+            says: string;
         };
         LayOutClaspWire: {
             name: string;
@@ -4539,6 +4749,24 @@ export interface components {
             /** Format: double */
             chance?: null | number;
         };
+        PlannedHand: {
+            id: string;
+            hours: components["schemas"]["HoursWire"][];
+            not?: null | string[];
+        };
+        PlannedJob: {
+            id: string;
+            /** Format: int32 */
+            minutes: number;
+            due: string;
+            notBefore?: null | string;
+            needs?: null | string[];
+        };
+        PlannedOne: {
+            /** Format: int32 */
+            minutes: number;
+            needs?: null | string[];
+        };
         PresentClaspWire: {
             name: string;
             verdict: components["schemas"]["Verdict"];
@@ -4558,6 +4786,20 @@ export interface components {
             status?: null | number;
             detail?: null | string;
             instance?: null | string;
+        };
+        PromiseWire: {
+            /** Format: date */
+            first: null | string;
+            /** Format: date */
+            earliest: null | string;
+            whileYouWait: boolean;
+            /** Format: date */
+            ifOrdered: null | string;
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            most: number;
+            breaks: components["schemas"]["LateJobWire"][];
         };
         /** @enum {unknown} */
         PullThroughWay: "double" | "single" | "reversedDouble" | "reversedSingle";
@@ -4592,6 +4834,11 @@ export interface components {
             days: number;
             lines: components["schemas"]["QuoteLineWire"][];
             says: string;
+        };
+        RangWire: {
+            why: components["schemas"]["RingWhy"];
+            reached: boolean;
+            by: string;
         };
         RankAnswer: {
             order: components["schemas"]["RankedAnswer"][];
@@ -4712,6 +4959,19 @@ export interface components {
         ReturnWire: {
             with: components["schemas"]["VariantWire"];
             lies: components["schemas"]["ByHand"];
+        };
+        /** @enum {unknown} */
+        RingWhy: "workIsDone" | "partsCame" | "consent";
+        RingWire: {
+            /** Format: int64 */
+            jobId: number;
+            client: string;
+            contact: string;
+            watch: string;
+            why: components["schemas"]["RingWhy"];
+            says: string;
+            tried: null | string;
+            message: string;
         };
         /** @enum {unknown} */
         Role: "counter" | "fitter" | "lead";
@@ -5026,6 +5286,15 @@ export interface components {
         };
         /** Format: binary */
         Stream: string;
+        StripDayWire: {
+            /** Format: date */
+            day: string;
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            taken: number;
+            over: boolean;
+        };
         SuppliersWire: {
             address: string;
         };
@@ -5132,6 +5401,16 @@ export interface components {
             returns?: "collected" | "ownBox" | "ourBox" | null;
             /** @default false */
             postagePaid: boolean;
+        };
+        TheDayWire: {
+            now: string;
+            feasible: boolean;
+            says: string;
+            lists: components["schemas"]["DayListWire"][];
+            rings: components["schemas"]["RingWire"][];
+            late: components["schemas"]["LateJobWire"][];
+            waiting: components["schemas"]["WaitingWire"][];
+            strip: components["schemas"]["StripDayWire"][];
         };
         /** @enum {unknown} */
         ThingKind: "head" | "band" | "bucklePiece" | "tailPiece" | "onePieceBand" | "meshPiece" | "endPiece" | "link" | "clasp" | "buckle" | "bar" | "pin" | "tube" | "screw" | "safetyFlap" | "fastener";
@@ -5372,6 +5651,15 @@ export interface components {
             band: null | string;
             entries: components["schemas"]["LogEntryWire"][];
         };
+        WaitingWire: {
+            /** Format: int64 */
+            jobId: number;
+            client: string;
+            watch: string;
+            waits: string;
+            /** Format: date */
+            until: string;
+        };
         WantedToolWire: {
             kind: components["schemas"]["ToolKind"];
             name: string;
@@ -5486,6 +5774,11 @@ export interface components {
         };
         /** @enum {unknown} */
         Wording: "words" | "referNote" | "closeNote" | "observeFor" | "heard" | "signedBy" | "why" | "earlier" | "shown";
+        WorkHoursWire: {
+            week: string;
+            off: string[];
+            hands: components["schemas"]["WorksWire"][];
+        };
         WorkWire: {
             what: string;
             reversible: boolean;
@@ -5493,6 +5786,12 @@ export interface components {
             /** Format: int32 */
             minutes: number;
             caution: null | string;
+        };
+        WorksWire: {
+            initials: string;
+            week: string;
+            off: string[];
+            not: components["schemas"]["Request"][];
         };
         WornWire: {
             way: components["schemas"]["PullThroughWay"];
@@ -6465,6 +6764,48 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    dayPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayPlanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayPlanAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -8447,6 +8788,285 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TheDayWire"];
+                };
+            };
+        };
+    };
+    promise: {
+        parameters: {
+            query?: {
+                request?: components["schemas"]["Request"];
+                due?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PromiseWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    front: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LateJobWire"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    workHours: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkHoursWire"];
+                };
+            };
+        };
+    };
+    setWorkHours: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkHoursWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkHoursWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    rang: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RangWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TheDayWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    hold: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HoldWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TheDayWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    pull: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FrontWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TheDayWire"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

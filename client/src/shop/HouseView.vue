@@ -7,6 +7,7 @@ import ArchiveView from './ArchiveView.vue'
 import CaliperSettings from './CaliperSettings.vue'
 import CatalogueView from './CatalogueView.vue'
 import HandsView from './HandsView.vue'
+import HoursView from './HoursView.vue'
 import LimitsView from './LimitsView.vue'
 import ModelsView from './ModelsView.vue'
 import OrdersView from './OrdersView.vue'
@@ -29,6 +30,7 @@ const views: Record<ShopPart, Component> = {
   caliper: CaliperSettings,
   printer: PrinterSettings,
   archive: ArchiveView,
+  hours: HoursView,
   hands: HandsView,
   about: AboutView,
 }

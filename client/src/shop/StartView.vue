@@ -1,14 +1,22 @@
 <script setup lang="ts">
 import { useTitle } from '@vueuse/core'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
+import { useDay } from '../api/day'
 import { useRack } from '../api/shop'
 import DueObservations from './DueObservations.vue'
 import { useActs } from '../controls/acts'
 import { nameOf } from '../job/stations'
 import { tagPath } from './tagPath'
 
+// The frame comes first; the day's own code follows it.
+const DayView = defineAsyncComponent(() => import('./DayView.vue'))
 const { data: tags } = useRack()
-const first = computed(() => tags.value?.[0])
+const { day } = useDay()
+/** What the day puts first; where it has no list, the tag that is due first. */
+const first = computed(() => {
+  const next = day.data.value?.lists.flatMap((l) => l.pieces).sort((a, b) => a.from.localeCompare(b.from))[0]
+  return tags.value?.find((t) => t.id === next?.jobId) ?? tags.value?.[0]
+})
 useTitle('Iron Loop')
 useActs(() => {
   if (!tags.value) return null
@@ -34,6 +42,7 @@ const today = computed(() => tags.value?.filter((t) => t.today).length ?? 0)
         today. First is {{ first.client }}’s {{ first.watch }}, at {{ nameOf(first.next) }}.
       </p>
     </template>
+    <DayView v-if="day.data.value && first" :day="day.data.value" />
     <DueObservations />
   </section>
 </template>
@@ -43,14 +52,12 @@ const today = computed(() => tags.value?.filter((t) => t.today).length ?? 0)
   display: grid;
   gap: 18px;
   justify-items: start;
-  align-content: center;
-  min-height: 100%;
-  max-width: 34rem;
-  margin: 0 auto;
-  padding: 24px;
+  align-content: start;
+  max-width: 60rem;
+  padding: 24px 28px;
 }
 h1 {
-  font-size: 34px;
+  font-size: 28px;
   font-weight: 600;
 }
 </style>

@@ -10,6 +10,7 @@ export const shopParts = [
   { part: 'caliper', title: 'Caliper' },
   { part: 'printer', title: 'Label printer' },
   { part: 'archive', title: 'Archive' },
+  { part: 'hours', title: 'Hours' },
   { part: 'hands', title: 'Staff' },
   { part: 'about', title: 'About' },
 ] as const

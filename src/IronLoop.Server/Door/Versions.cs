@@ -21,6 +21,7 @@ internal static class Versions
         ["tools"] = "tools",
         ["spring-bars"] = "spring-bars",
         ["models"] = "models",
+        ["day"] = "day",
     };
 
     /// <summary>The job a call is about; null when it is about none.</summary>

@@ -94,6 +94,7 @@ internal static class Calls
         app.MapObservation();
         app.MapPaper();
         app.MapLabels();
+        app.MapDay();
         app.MapLog();
         app.MapOpenFiles();
         // At the bench, and on the shelves.
@@ -119,6 +120,7 @@ internal static class Calls
         house.MapHands();
         house.MapKeys();
         house.MapLimits();
+        house.MapHours();
         house.MapBenchWay();
         house.MapSchool();
         house.MapCaliper();

@@ -41,6 +41,7 @@ public static class StoredChoices
         [("bench_step", "row")] = typeof(StepRow),
         [("book_figure", "figure")] = typeof(GaugedFigure),
         [("book_figure", "how")] = typeof(HowHad),
+        [("ring", "why")] = typeof(RingWhy),
         [("model_fact", "fact")] = typeof(ModelFact),
         [("model_reading", "figure")] = typeof(GaugedFigure),
         [("model_reading", "how")] = typeof(HowHad),

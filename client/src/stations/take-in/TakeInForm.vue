@@ -7,6 +7,8 @@ import { refDebounced } from '@vueuse/core'
 import { computed, reactive, ref, watch } from 'vue'
 import { useClients, type TakeIn } from '../../api/shop'
 import { saidOf, titleOf } from '../../api/refused'
+import { usePromise } from '../../api/day'
+import { asDay } from '../../controls/days'
 import { useModels } from '../../api/models'
 import { follow, type Clash } from './merge'
 import { requests } from '../../job/requests'
@@ -63,6 +65,28 @@ useActs(() => {
     first: { says: props.job === undefined ? 'Take it in' : 'Save', form: 'take-in', busy: props.busy },
   }
 })
+
+/** What can be promised for this service; until somebody types another day, the day shown first is taken. */
+const soughtDay = refDebounced(
+  computed(() => heard.promised),
+  200,
+)
+const { data: promise } = usePromise(
+  () => heard.request,
+  soughtDay,
+  () => props.job === undefined,
+)
+const isDayTyped = ref(false)
+watch(
+  () => promise.value?.first,
+  (first) => {
+    if (first && props.job === undefined && !isDayTyped.value) heard.promised = first
+  },
+)
+function promises(day: string) {
+  isDayTyped.value = true
+  heard.promised = day
+}
 
 const typed = ref('')
 const { data: known } = useClients(refDebounced(typed, 120))
@@ -160,7 +184,31 @@ function seenBefore() {
       name="promised"
       :disabled="disabled"
       :error-messages="saidOf(error, '$.promised')"
+      @input="isDayTyped = true"
     />
+    <div v-if="promise && job === undefined" class="wide promise" data-testid="promise">
+      <span class="quiet"
+        >Usually <span class="figure">{{ promise.minutes }}</span> minutes. Can be promised:</span
+      >
+      <button v-if="promise.first" type="button" class="plain" @click="promises(promise.first)">
+        {{ asDay(promise.first) }}
+      </button>
+      <button
+        v-if="promise.earliest && promise.earliest !== promise.first"
+        type="button"
+        class="plain"
+        @click="promises(promise.earliest)"
+      >
+        earliest {{ asDay(promise.earliest) }}
+      </button>
+      <span v-if="promise.whileYouWait">while they wait</span>
+      <span v-if="promise.ifOrdered" class="quiet">if a part is ordered {{ asDay(promise.ifOrdered) }}</span>
+      <span v-if="!promise.first" class="quiet">no day within six weeks</span>
+      <p v-if="promise.breaks.length > 0" class="breaks" role="status">
+        This day makes late:
+        {{ promise.breaks.map((b) => (b.jobId ? `${b.client}, ${b.says}` : b.says)).join('; ') }}
+      </p>
+    </div>
     <v-textarea
       v-model="heard.words"
       class="wide"
@@ -215,6 +263,19 @@ function seenBefore() {
   display: flex;
   gap: 8px;
   align-items: baseline;
+}
+.promise {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 14px;
+  align-items: center;
+}
+.promise .plain {
+  min-height: 44px;
+}
+.breaks {
+  flex-basis: 100%;
+  font-weight: 600;
 }
 @media (max-width: 800px) {
   .form {

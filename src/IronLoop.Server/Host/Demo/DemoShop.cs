@@ -115,6 +115,7 @@ internal static class DemoShop
         DemoRack.Fill(day);
         DemoLog.Fill(day);
         DemoPieces.Fill(day);
+        DayBook.Set(work, [new StoredHours("", "mo-fr 9-12:30 13-18, sa 9-13", ""), new StoredHours("MK", "", ""), new StoredHours("TB", "mo-th 9-12:30 13-18", "FitMesh")], []);
         DemoModels.Fill(work, clock.GetUtcNow().AddDays(-20));
         work.Commit();
     }

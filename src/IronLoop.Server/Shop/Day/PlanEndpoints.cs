@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.Json.Serialization;
 using IronLoop.Core.Day;
+using IronLoop.Core.Measuring;
 using IronLoop.Server.Contract;
 
 namespace IronLoop.Server.Shop.Day;
@@ -22,26 +23,33 @@ internal sealed record PlannedOne(int Minutes, IReadOnlyList<string>? Needs = nu
 
 /// <param name="One">One more, to be promised.</param>
 /// <param name="Reserve">Percent of each day kept from it, 0 to 90.</param>
-internal sealed record PlanRequest(string Now, IReadOnlyList<PlannedHand> Hands, IReadOnlyList<PlannedJob> Jobs, PlannedOne? One = null, int Reserve = 0);
+internal sealed record DayPlanRequest(string Now, IReadOnlyList<PlannedHand> Hands, IReadOnlyList<PlannedJob> Jobs, PlannedOne? One = null, int Reserve = 0);
 
 /// <param name="Minutes">By how much it is late; null where the hours never suffice for it.</param>
-internal sealed record LateWire(string Id, int? Minutes);
+internal sealed record DayPlanLate(string Id, int? Minutes);
 
-internal sealed record PieceWire(string Id, string From, string To);
+internal sealed record DayPlanPiece(string Id, string From, string To);
 
-internal sealed record TodayWire(string Hand, IReadOnlyList<PieceWire> Jobs);
+internal sealed record DayPlanToday(string Hand, IReadOnlyList<DayPlanPiece> Jobs);
 
 /// <param name="Feasible">Whether every promise can be kept, work broken off and handed over at will.</param>
 /// <param name="AllowanceMinutes">The fewest whole minutes by which all dues move until everything can be kept; null when hours never suffice.</param>
 /// <param name="Late">What is late, one way; empty when all can be kept.</param>
 /// <param name="Today">What each does today.</param>
 /// <param name="Promise">The earliest minute for the one more that keeps all others that can be kept; null when there is none, or none was asked.</param>
-internal sealed record PlanAnswer(bool Feasible, int? AllowanceMinutes, IReadOnlyList<LateWire> Late, IReadOnlyList<TodayWire> Today, string? Promise);
+internal sealed record DayPlanAnswer(bool Feasible, int? AllowanceMinutes, IReadOnlyList<DayPlanLate> Late, IReadOnlyList<DayPlanToday> Today, string? Promise);
 
 /// <summary>How what this call takes and answers is read and written, worked out by the compiler.</summary>
 [JsonSourceGenerationOptions(GenerationMode = JsonSourceGenerationMode.Metadata)]
-[JsonSerializable(typeof(PlanRequest))]
-[JsonSerializable(typeof(PlanAnswer))]
+[JsonSerializable(typeof(DayPlanRequest))]
+[JsonSerializable(typeof(DayPlanAnswer))]
+[JsonSerializable(typeof(TheDayWire))]
+[JsonSerializable(typeof(PromiseWire))]
+[JsonSerializable(typeof(List<LateJobWire>))]
+[JsonSerializable(typeof(WorkHoursWire))]
+[JsonSerializable(typeof(RangWire))]
+[JsonSerializable(typeof(HoldWire))]
+[JsonSerializable(typeof(FrontWire))]
 internal sealed partial class DayJson : JsonSerializerContext;
 
 /// <summary>What can be kept and promised, asked without a shop.</summary>
@@ -60,7 +68,7 @@ internal static class PlanEndpoints
             .WithSummary("Whether all promises can be kept, by how much not, today’s lists, and the earliest promise for one more; local times without a zone.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status422UnprocessableEntity);
 
-    private static PlanAnswer Plan(PlanRequest request)
+    private static DayPlanAnswer Plan(DayPlanRequest request)
     {
         var refusals = new Refusals();
         refusals.Check("$.jobs", HowManyJobs, request.Jobs.Count);
@@ -94,11 +102,11 @@ internal static class PlanEndpoints
             throw new RefusedException(StatusCodes.Status422UnprocessableEntity, string.Create(CultureInfo.InvariantCulture, $"This is more than one call may cost: {ways} places to put work; allowed is {MostWays}. Ask with fewer jobs, or fewer days."), new Dictionary<string, string[]>());
         var allowance = keeping.Allowance(jobs);
         var lists = DayLists.Of(now, hands, jobs);
-        return new PlanAnswer(
+        return new DayPlanAnswer(
             allowance == 0,
             allowance,
-            allowance == 0 ? [] : [.. lists.Late.Select(l => new LateWire(l.Job.Id, l.Minutes))],
-            [.. lists.Lists.Select(l => new TodayWire(l.Hand.Id, [.. l.Pieces.Where(p => p.From < 24 * 60).Select(p => new PieceWire(p.Job.Id, Say(p.From), Say(p.To)))]))],
+            allowance == 0 ? [] : [.. lists.Late.Select(l => new DayPlanLate(l.Job.Id, l.Minutes))],
+            [.. lists.Lists.Select(l => new DayPlanToday(l.Hand.Id, [.. l.Pieces.Where(p => p.From < 24 * 60).Select(p => new DayPlanPiece(p.Job.Id, Say(p.From), Say(p.To)))]))],
             one is not null && keeping.Earliest(jobs, one, request.Reserve) is { } promise ? Say(promise) : null);
 
         string Say(int minute) => origin.AddMinutes(minute).ToString("yyyy-MM-dd'T'HH:mm", CultureInfo.InvariantCulture);

@@ -1,0 +1,85 @@
+namespace IronLoop.Storage;
+
+/// <summary>Who works when.</summary>
+/// <param name="Initials">Who; empty for the shop itself.</param>
+/// <param name="Week">The usual week, as typed.</param>
+/// <param name="DoesNot">Services they do not do, by name, with commas between.</param>
+public sealed record StoredHours(string Initials, string Week, string DoesNot);
+
+/// <summary>Why somebody is rung. Stored by name.</summary>
+public enum RingWhy
+{
+    /// <summary>The work is done: it can be collected.</summary>
+    WorkIsDone,
+
+    /// <summary>What the job waited for is here.</summary>
+    PartsCame,
+
+    /// <summary>The owner's consent is awaited.</summary>
+    Consent,
+}
+
+/// <summary>A ring.</summary>
+public sealed record StoredRing(long JobId, RingWhy Why, DateTimeOffset At, string By, bool Reached);
+
+/// <summary>The hours of the shop and of each fitter, days off, rings, and what holds jobs up.</summary>
+public static class DayBook
+{
+    /// <summary>Who works when, the shop first.</summary>
+    public static IReadOnlyList<StoredHours> Hours(ShopWork work) =>
+        work.Query("SELECT * FROM work_hours ORDER BY initials", row => new StoredHours(row.Text("initials"), row.Text("week"), row.Text("does_not")));
+
+    /// <summary>Days off.</summary>
+    public static IReadOnlyList<(string Initials, DateOnly Day)> Off(ShopWork work) =>
+        work.Query("SELECT initials, day FROM day_off ORDER BY day, initials", row => (row.Text("initials"), row.Day("day")));
+
+    /// <summary>Stores who works when, in place of what stood.</summary>
+    public static void Set(ShopWork work, IEnumerable<StoredHours> hours, IEnumerable<(string Initials, DateOnly Day)> off)
+    {
+        work.Execute("DELETE FROM work_hours");
+        foreach (var one in hours)
+            work.Execute("INSERT INTO work_hours (initials, week, does_not) VALUES ($initials, $week, $not)", ("$initials", one.Initials), ("$week", one.Week), ("$not", one.DoesNot));
+        work.Execute("DELETE FROM day_off");
+        foreach (var (initials, day) in off)
+            work.Execute("INSERT OR IGNORE INTO day_off (initials, day) VALUES ($initials, $day)", ("$initials", initials), ("$day", day));
+    }
+
+    /// <summary>What holds open jobs up, and which are pulled to the front.</summary>
+    public static IReadOnlyDictionary<long, (DateOnly? Until, bool InFront)> Held(ShopWork work) =>
+        work.Query("SELECT id, hold_until, in_front FROM job WHERE closed_at IS NULL AND (hold_until IS NOT NULL OR in_front = 1)",
+            row => (Id: row.Number("id"), Until: row.Maybe("hold_until", Columns.Day), Front: row.Yes("in_front"))).ToDictionary(h => h.Id, h => (h.Until, h.Front));
+
+    /// <summary>Holds a job until a day, or no more.</summary>
+    public static void Hold(ShopWork work, long jobId, DateOnly? until) => work.Execute("UPDATE job SET hold_until = $until WHERE id = $id", ("$id", jobId), ("$until", until));
+
+    /// <summary>Pulls a job to the front, or lets it go back.</summary>
+    public static void Pull(ShopWork work, long jobId, bool toTheFront) => work.Execute("UPDATE job SET in_front = $front WHERE id = $id", ("$id", jobId), ("$front", toTheFront));
+
+    /// <summary>When what jobs wait for was ordered; a job none of whose parts is ordered is not in it.</summary>
+    public static IReadOnlyDictionary<long, DateTimeOffset> OrderedAt(ShopWork work) =>
+        work.Query(
+            """
+            SELECT order_line.job_id AS job, MAX(supply_order.made_at) AS made FROM order_line JOIN supply_order ON supply_order.id = order_line.order_id
+            WHERE order_line.job_id IS NOT NULL AND order_line.received < order_line.count GROUP BY order_line.job_id
+            """,
+            row => (Job: row.Number("job"), Made: row.Time("made"))).ToDictionary(o => o.Job, o => o.Made);
+
+    /// <summary>Who did the last step at the bench, of open jobs that are begun.</summary>
+    public static IReadOnlyDictionary<long, string> InWhoseHands(ShopWork work) =>
+        work.Query(
+            """
+            SELECT log_entry.job_id AS job, log_entry.by FROM log_entry
+            WHERE log_entry.id IN (SELECT MAX(log_entry.id) FROM log_entry JOIN job ON job.id = log_entry.job_id WHERE job.closed_at IS NULL AND log_entry.station = 'Bench' GROUP BY log_entry.job_id)
+            """,
+            row => (Job: row.Number("job"), By: row.Text("by"))).ToDictionary(o => o.Job, o => o.By);
+
+    /// <summary>The last ring of each open job and reason.</summary>
+    public static IReadOnlyList<StoredRing> Rings(ShopWork work) =>
+        work.Query(
+            "SELECT ring.* FROM ring JOIN job ON job.id = ring.job_id WHERE job.closed_at IS NULL AND ring.id IN (SELECT MAX(id) FROM ring GROUP BY job_id, why)",
+            row => new StoredRing(row.Number("job_id"), row.Choice<RingWhy>("why"), row.Time("at"), row.Text("by"), row.Yes("reached")));
+
+    /// <summary>Notes a ring.</summary>
+    public static void Rang(ShopWork work, long jobId, RingWhy why, bool reached, DateTimeOffset at, string by) =>
+        work.Execute("INSERT INTO ring (job_id, why, at, by, reached) VALUES ($job, $why, $at, $by, $reached)", ("$job", jobId), ("$why", why), ("$at", at), ("$by", by), ("$reached", reached));
+}

@@ -1,0 +1,27 @@
+-- Who works when; no initials stand for the shop itself.
+CREATE TABLE work_hours (
+  initials TEXT NOT NULL,
+  week     TEXT NOT NULL,
+  does_not TEXT NOT NULL DEFAULT '',
+  PRIMARY KEY (initials)
+) STRICT;
+CREATE TABLE day_off (
+  initials TEXT NOT NULL,
+  day      TEXT NOT NULL,
+  PRIMARY KEY (initials, day)
+) STRICT, WITHOUT ROWID;
+
+-- What holds a job up that nobody at the bench can do anything about, and what goes first.
+ALTER TABLE job ADD COLUMN hold_until TEXT;
+ALTER TABLE job ADD COLUMN in_front INTEGER NOT NULL DEFAULT 0;
+
+-- Whom somebody rang, and whether they were reached.
+CREATE TABLE ring (
+  id      INTEGER PRIMARY KEY,
+  job_id  INTEGER NOT NULL REFERENCES job(id) ON DELETE CASCADE,
+  why     TEXT NOT NULL CONSTRAINT why_known CHECK (why IN ('WorkIsDone', 'PartsCame', 'Consent')),
+  at      TEXT NOT NULL,
+  by      TEXT NOT NULL,
+  reached INTEGER NOT NULL CHECK (reached IN (0, 1))
+) STRICT;
+CREATE INDEX ring_of_job ON ring (job_id);
