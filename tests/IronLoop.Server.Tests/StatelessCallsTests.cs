@@ -277,6 +277,6 @@ public sealed class StatelessCallsTests : IDisposable
             if (methods.Any(m => m is not ("GET" or "HEAD")))
                 call.Metadata.GetMetadata<Microsoft.AspNetCore.RateLimiting.EnableRateLimitingAttribute>()?.PolicyName.ShouldBe(Contract.Arithmetic.Policy, call.DisplayName);
         }
-        _shop.Calls.Count(c => c.Metadata.GetMetadata<Microsoft.AspNetCore.RateLimiting.EnableRateLimitingAttribute>() is not null).ShouldBe(7, "need, ease from a gap, plan, next reading, judge, judge a clasp, rank");
+        _shop.Calls.Count(c => c.Metadata.GetMetadata<Microsoft.AspNetCore.RateLimiting.EnableRateLimitingAttribute>() is not null).ShouldBe(8, "need, ease from a gap, plan, next reading, judge, judge a clasp, rank, plan of a day");
     }
 }

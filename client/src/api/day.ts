@@ -45,7 +45,7 @@ export function usePromise(
     queryFn: () =>
       answered(
         api.GET('/api/day/promise', {
-          params: { query: { request: toValue(request), ...(toValue(due) ? { due: toValue(due) } : {}) } },
+          params: { query: { service: toValue(request), day: toValue(due) } },
         }),
       ),
     enabled: computed(() => toValue(isAsked)),

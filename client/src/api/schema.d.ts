@@ -8815,8 +8815,8 @@ export interface operations {
     promise: {
         parameters: {
             query?: {
-                request?: components["schemas"]["Request"];
-                due?: string;
+                service?: string;
+                day?: string;
             };
             header?: never;
             path?: never;

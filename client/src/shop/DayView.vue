@@ -28,6 +28,12 @@ const take = (id: number, inFront: boolean) =>
     await pull(id, inFront)
     asked.value = null
   })
+const holds = (id: number, until: string) =>
+  until &&
+  act(async () => {
+    await hold(id, until)
+    asked.value = null
+  })
 const note = (r: Ring, reached: boolean) => act(() => rang(r.jobId, { why: r.why, reached, by: by.value }))
 const copy = (r: Ring) => act(() => navigator.clipboard.writeText(r.message))
 </script>
@@ -54,9 +60,9 @@ const copy = (r: Ring) => act(() => navigator.clipboard.writeText(r.message))
             <span class="figure when">{{ clock(p.from) }}</span>
             <span class="what">
               <router-link :to="`/jobs/${p.jobId}/${pathOf[p.next]}`">{{ p.client }}</router-link>
-              {{ p.watch }}<template v-if="p.again">, goes on</template>
-              <span class="quiet">
-                {{ nameOf(p.next) }}, <span class="figure">{{ p.minutes }}</span> min{{
+              {{ p.watch }}<template v-if="p.again">, goes on</template>;
+              <span class="quiet"
+                >{{ nameOf(p.next) }}, <span class="figure">{{ p.minutes }}</span> min{{
                   p.fetch.length > 0 ? `; fetch ${p.fetch.join(', ')}` : ''
                 }}</span
               >
@@ -69,6 +75,14 @@ const copy = (r: Ring) => act(() => navigator.clipboard.writeText(r.message))
                 <button type="button" class="plain" :disabled="busy" @click="take(p.jobId, true)">
                   To the front
                 </button>
+                <label class="held"
+                  >Hold it until
+                  <input
+                    class="plain-field"
+                    type="date"
+                    :name="`hold-${p.jobId}`"
+                    @change="holds(p.jobId, ($event.target as HTMLInputElement).value)"
+                /></label>
                 <button type="button" class="plain" @click="asked = null">Leave it</button>
               </span>
             </span>
@@ -241,6 +255,13 @@ li .plain {
 .ask {
   display: block;
   font-weight: 600;
+}
+.held {
+  display: inline-flex;
+  gap: 8px;
+  align-items: center;
+  font-weight: 400;
+  margin: 0 14px;
 }
 .by {
   display: inline-flex;

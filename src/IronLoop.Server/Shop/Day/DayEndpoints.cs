@@ -129,8 +129,21 @@ internal static class DayEndpoints
         return strip;
     }
 
-    private static PromiseWire Promise(OpenShop shop, TimeProvider clock, Request request = Request.ChangeStrap, DateOnly? due = null)
+    private static PromiseWire Promise(OpenShop shop, TimeProvider clock, string? service = null, string? day = null)
     {
+        var refusals = new Refusals();
+        var request = Request.ChangeStrap;
+        if (service is not null && (!Enum.TryParse(service, ignoreCase: true, out request) || !Enum.IsDefined(request) || int.TryParse(service, CultureInfo.InvariantCulture, out _)))
+            refusals.Add("$.service", $"service is “{service}”; allowed is one of {string.Join(", ", Enum.GetNames<Request>().Select(n => char.ToLowerInvariant(n[0]) + n[1..]))}.");
+        DateOnly? due = null;
+        if (!string.IsNullOrEmpty(day))
+        {
+            if (DateOnly.TryParseExact(day, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var read))
+                due = read;
+            else
+                refusals.Add("$.day", $"day is “{day}”; allowed is a day such as {clock.Today():yyyy-MM-dd}.");
+        }
+        refusals.ThrowIfAny();
         using var work = shop.Look();
         var plan = DayPlan.Of(work, clock);
         var usual = WorkLeft.Of(request);
