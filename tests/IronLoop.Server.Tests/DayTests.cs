@@ -84,6 +84,20 @@ public sealed class DayTests : IDisposable
         (await _shop.Get("/api/day/hours"))["hands"]!.AsArray().Single()!["initials"]!.GetValue<string>().ShouldBe("MK");
     }
 
+    [Fact]
+    public async Task The_day_goes_on_paper_and_into_a_calendar()
+    {
+        using var shop = new Shop(demo: true);
+        var day = await shop.Get("/api/day");
+        var pdf = await shop.Client.GetByteArrayAsync("/api/day.pdf");
+        System.Text.Encoding.ASCII.GetString(pdf, 0, 5).ShouldBe("%PDF-");
+        var calendar = await shop.Client.GetStringAsync("/api/day.ics");
+        var piece = day["lists"]!.AsArray().SelectMany(l => l!["pieces"]!.AsArray()).First()!;
+        calendar.ShouldContain($"UID:tag-{piece["jobId"]}-");
+        calendar.ShouldContain("-due@iron-loop");
+        calendar.ShouldContain($"tag-{day["rings"]![0]!["jobId"]}-ring-");
+    }
+
     private const string Asked =
         """
         {"now":"2026-03-02T09:00","hands":[{"id":"a","hours":[{"from":"2026-03-02T09:00","to":"2026-03-02T12:00"}],"not":["slot"]}],

@@ -184,6 +184,11 @@ const copy = (r: Ring) => act(() => navigator.clipboard.writeText(r.message))
       </ul>
     </section>
 
+    <p class="quiet">
+      <a class="paper" href="/api/day.pdf" target="_blank">Day sheet, PDF</a>
+      <a class="paper" href="/api/day.pdf?paper=letter" target="_blank">PDF, letter</a>
+      <a class="paper" href="/api/day.ics" download>Calendar</a>
+    </p>
     <section aria-label="The next ten working days">
       <h2>Next days</h2>
       <ol class="strip">
@@ -262,6 +267,13 @@ li .plain {
   align-items: center;
   font-weight: 400;
   margin: 0 14px;
+}
+.paper {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  margin-right: 18px;
+  color: rgb(var(--v-theme-primary));
 }
 .by {
   display: inline-flex;

@@ -3,6 +3,7 @@ import { refDebounced, useLocalStorage, useTitle } from '@vueuse/core'
 import { computed, nextTick, onMounted, reactive, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useCounter, useCounterAnswer, useCounterQuestions, type RequestAsks } from '../../api/counter'
+import { takeModel, useModels } from '../../api/models'
 import { saidOf, wholeOf } from '../../api/refused'
 import type { Request } from '../../api/shop'
 import ByField from '../../controls/ByField.vue'
@@ -24,6 +25,12 @@ const answers = reactive<Answers>({})
 const who = reactive({ client: '', watch: '', words: '', by: initials.value, wearer: true })
 const { busy, error, act } = useActing(400)
 const takeIn = useCounter()
+/** Models of the book that are called like what is typed. */
+const soughtModel = refDebounced(
+  computed(() => who.watch),
+  120,
+)
+const { data: models } = useModels(soughtModel, 0, () => soughtModel.value.trim().length > 1, 6)
 
 const draft = useDraft(
   'counter',
@@ -170,6 +177,9 @@ function bench() {
     const job = await takeIn(whole)
     draft.done()
     initials.value = job.takenInBy
+    // What is sized at its station is filled with what the book has; what is on the bench already is as it was approved.
+    const known = models.value?.models.find((m) => m.name === who.watch && m.figures > 0)
+    if (known && !job.planAgreed) await takeModel(job.id, known.edition).catch(() => undefined)
     await router.push(`/jobs/${job.id}/${pathOf[job.planAgreed ? 'bench' : job.next]}`)
   })
 }
@@ -249,7 +259,17 @@ useActs(() => ({
           name="client"
           autocomplete="off"
         />
-        <v-text-field v-model="who.watch" density="compact" label="Watch" name="watch" autocomplete="off" />
+        <v-text-field
+          v-model="who.watch"
+          density="compact"
+          label="Watch"
+          name="watch"
+          autocomplete="off"
+          list="models-known"
+        />
+        <datalist id="models-known">
+          <option v-for="m in models?.models ?? []" :key="m.id" :value="m.name">{{ m.says }}</option>
+        </datalist>
         <v-text-field
           v-model="who.words"
           density="compact"

@@ -5,6 +5,7 @@ using IronLoop.Core.Jobs;
 using IronLoop.Core.Measuring;
 using IronLoop.Server.Contract;
 using IronLoop.Server.Door;
+using IronLoop.Server.Paper;
 using IronLoop.Server.Stations;
 using IronLoop.Storage;
 
@@ -35,6 +36,23 @@ internal static class DayEndpoints
             using var work = shop.Look();
             return HoursOf(work);
         }).WithName("workHours").WithSummary("The hours of the shop and of each fitter, days off, and what somebody does not do.");
+        routes.MapGet("/api/day.pdf", (OpenShop shop, TimeProvider clock, string paper = "a4") =>
+        {
+            var refusals = new Refusals();
+            var size = refusals.Choice<PaperSize>("$.paper", paper) ?? PaperSize.A4;
+            refusals.ThrowIfAny();
+            using var work = shop.Look();
+            return Results.File(DaySheet.Draw(Of(work, DayPlan.Of(work, clock)), size), "application/pdf", "day.pdf");
+        }).ExcludeFromDescription().GivesOut(Role.Fitter, "the day on paper");
+        routes.MapGet("/api/day.ics", (OpenShop shop, TimeProvider clock) =>
+        {
+            using var work = shop.Look();
+            var plan = DayPlan.Of(work, clock);
+            var text = DaySheet.Calendar(
+                Of(work, plan), ListsOf(work, plan, DayLists.Of(plan.Now, plan.Hands, plan.Work), MinutesADay),
+                plan.Jobs.Select(j => (j.File.Job.Id, $"{j.File.Job.Client.Name}, {j.File.Job.WatchName}", j.File.Job.Promised)));
+            return Results.File(System.Text.Encoding.UTF8.GetBytes(text), "text/calendar; charset=utf-8", "day.ics");
+        }).ExcludeFromDescription().GivesOut(Role.Fitter, "the day as a calendar");
         var job = routes.MapGroup("/api/jobs/{id:long}").WithTags("day");
         job.MapPost("/rings", Rang).WithName("rang").WithSummary("Notes that the owner was rung, reached or not.").ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
         job.MapPut("/hold", Hold).WithName("hold").WithSummary("Holds a job until a day, or no longer.").ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
@@ -55,7 +73,7 @@ internal static class DayEndpoints
             .Select(j => new WaitingWire(j.File.Job.Id, j.File.Job.Client.Name, j.File.Job.WatchName, j.Waits, DateOnly.FromDateTime(plan.At(j.Work.NotBefore)))).ToList();
         return new TheDayWire(
             Say(plan, plan.Now), feasible, Says(plan, feasible, late.Count),
-            [.. lists.Lists.Select(l => ListOf(work, plan, l, byId))], Rings(work, plan), late, waiting, Strip(plan, lists));
+            ListsOf(work, plan, lists, 0), Rings(work, plan), late, waiting, Strip(plan, lists));
     }
 
     private static string Says(DayPlan plan, bool feasible, int late) => plan.Jobs.Count == 0 ? "Nothing is left at the bench."
@@ -69,13 +87,19 @@ internal static class DayEndpoints
     private static LateJobWire Late(DayWork job, int? minutes) => new(job.File.Job.Id, job.File.Job.Client.Name, job.File.Job.WatchName, minutes,
         minutes is { } by ? $"{Long(by)} late{(job.Waits.Length > 0 ? $"; {job.Waits}" : "")}" : "nobody here does it within six weeks");
 
-    private static DayListWire ListOf(ShopWork work, DayPlan plan, HandList list, Dictionary<string, DayWork> byId)
+    private static List<DayListWire> ListsOf(ShopWork work, DayPlan plan, DayLists lists, int from)
+    {
+        var byId = plan.Jobs.ToDictionary(j => j.Work.Id, StringComparer.Ordinal);
+        return [.. lists.Lists.Select(l => ListOf(work, plan, l, byId, from))];
+    }
+
+    private static DayListWire ListOf(ShopWork work, DayPlan plan, HandList list, Dictionary<string, DayWork> byId, int from)
     {
         var seen = new HashSet<string>(StringComparer.Ordinal);
         return new DayListWire(
             list.Hand.Id,
-            [.. list.Hand.Hours.Where(h => h.From < MinutesADay).Select(h => new HoursWire(Say(plan, h.From), Say(plan, h.To)))],
-            [.. list.Pieces.Where(p => p.From < MinutesADay).Select(p =>
+            [.. list.Hand.Hours.Where(h => h.From >= from && h.From < from + MinutesADay).Select(h => new HoursWire(Say(plan, h.From), Say(plan, h.To)))],
+            [.. list.Pieces.Where(p => p.From >= from && p.From < from + MinutesADay).Select(p =>
             {
                 var job = byId[p.Job.Id];
                 var again = !seen.Add(p.Job.Id);
