@@ -37,7 +37,7 @@ public sealed class DayTests : IDisposable
         Pieces(await _shop.Put($"/api/jobs/{later}/front", new { inFront = true }))[0].Job.ShouldBe(later);
         var held = await _shop.Put($"/api/jobs/{later}/hold", new { until = "2026-11-26" });
         Pieces(held).Select(p => p.Job).ShouldBe([sooner]);
-        held["waiting"]!.AsArray().Single()!["waits"]!.GetValue<string>().ShouldBe("on hold");
+        held["waiting"]!.AsArray().Single()!["waits"]!.GetValue<string>().ShouldBe("on hold until");
         Pieces(await _shop.Put($"/api/jobs/{later}/hold", new { until = (string?)null })).Count.ShouldBe(2);
     }
 

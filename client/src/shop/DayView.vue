@@ -165,13 +165,13 @@ const copy = (r: Ring) => act(() => navigator.clipboard.writeText(r.message))
     <section v-if="day.waiting.length > 0" aria-label="Waits">
       <h2>Waits</h2>
       <ul>
-        <li v-for="j in day.waiting" :key="j.jobId">
+        <li v-for="j in day.waiting" :key="`${j.jobId} ${j.waits} ${j.until}`">
           <span class="what">
             <router-link :to="`/jobs/${j.jobId}/take-in`">{{ j.client }}</router-link> {{ j.watch }}:
-            {{ j.waits }}, until {{ asDay(j.until) }}
+            {{ j.waits }}, {{ asDay(j.until) }}
           </span>
           <button
-            v-if="j.waits === 'on hold'"
+            v-if="j.waits === 'on hold until'"
             type="button"
             class="plain"
             :disabled="busy"

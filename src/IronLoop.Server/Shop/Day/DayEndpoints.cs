@@ -69,8 +69,15 @@ internal static class DayEndpoints
         var lists = DayLists.Of(plan.Now, plan.Hands, plan.Work);
         var byId = plan.Jobs.ToDictionary(j => j.Work.Id, StringComparer.Ordinal);
         var late = lists.Late.Select(l => Late(byId[l.Job.Id], l.Minutes)).ToList();
-        var waiting = plan.Jobs.Where(j => j.Waits.Length > 0)
-            .Select(j => new WaitingWire(j.File.Job.Id, j.File.Job.Client.Name, j.File.Job.WatchName, j.Waits, DateOnly.FromDateTime(plan.At(j.Work.NotBefore)))).ToList();
+        var today = DateOnly.FromDateTime(plan.Start);
+        List<WaitingWire> waiting =
+        [
+            .. plan.Jobs.Where(j => j.Waits.Length > 0).Select(j => Waits(j.File, j.Waits, DateOnly.FromDateTime(plan.At(j.Work.NotBefore)))),
+            .. plan.Jobs.Select(j => j.File).Concat(plan.Others).Where(f => f.Progress.TrayKept).Select(f => Waits(f, "its tray is kept: open, to be gauged", today)),
+            // Each look at a watch under observation is a line of its day.
+            .. plan.Jobs.Select(j => j.File).Concat(plan.Others).Where(f => f.Job.ObservedUntil is not null)
+                .SelectMany(f => Observed.Of(work, f.Job.Id) is { EndedAt: null } watched ? watched.Looks.Where(l => l.At is null).Select(l => Waits(f, $"to be looked at: {watched.Set}", l.Due)) : []),
+        ];
         return new TheDayWire(
             Say(plan, plan.Now), feasible, Says(plan, feasible, late.Count),
             ListsOf(work, plan, lists, 0), Rings(work, plan), late, waiting, Strip(plan, lists));
@@ -84,8 +91,10 @@ internal static class DayEndpoints
         : minutes < 20 * 60 ? string.Create(CultureInfo.InvariantCulture, $"{Math.Round(minutes / 60.0)} hours")
         : Math.Round(minutes / (double)MinutesADay * 2) / 2 is var days && days <= 1 ? "a day" : string.Create(CultureInfo.InvariantCulture, $"{days:0.#} days");
 
+    private static WaitingWire Waits(JobSnapshot file, string waits, DateOnly until) => new(file.Job.Id, file.Job.Client.Name, file.Job.WatchName, waits, until);
+
     private static LateJobWire Late(DayWork job, int? minutes) => new(job.File.Job.Id, job.File.Job.Client.Name, job.File.Job.WatchName, minutes,
-        minutes is { } by ? $"{Long(by)} late{(job.Waits.Length > 0 ? $"; {job.Waits}" : "")}" : "nobody here does it within six weeks");
+        minutes is { } by ? $"{Long(by)} late{(job.Waits.Length > 0 ? "; it waits" : "")}" : "nobody here does it within six weeks");
 
     private static List<DayListWire> ListsOf(ShopWork work, DayPlan plan, DayLists lists, int from)
     {

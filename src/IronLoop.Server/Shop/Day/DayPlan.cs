@@ -82,12 +82,12 @@ internal sealed class DayPlan
                     (from, waits) = (day, why);
             }
             if (file.Progress.Awaited.Count > 0)
-                Until(WorkingDay(ordered.TryGetValue(open.Id, out var at) ? DateOnly.FromDateTime(at.LocalDateTime) : today, lead, shop), $"waits for {string.Join(", ", file.Progress.Awaited)}");
+                Until(WorkingDay(ordered.TryGetValue(open.Id, out var at) ? DateOnly.FromDateTime(at.LocalDateTime) : today, lead, shop), $"waits for {string.Join(", ", file.Progress.Awaited)}, expected");
             if (open.ObservedUntil is { } observed)
-                Until(observed, "under observation");
+                Until(observed, "under observation until");
             var (until, inFront) = held.GetValueOrDefault(open.Id);
             if (until is { } hold)
-                Until(hold, "on hold");
+                Until(hold, "on hold until");
             var hand = file.Bench.IsBegun && whose.TryGetValue(open.Id, out var by) && hands.Exists(h => h.Id == by) ? by : null;
             jobs.Add(new DayWork(file, new DayJob(
                 open.Id.ToString(System.Globalization.CultureInfo.InvariantCulture), left.Minutes,
