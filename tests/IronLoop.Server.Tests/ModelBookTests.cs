@@ -103,6 +103,17 @@ public sealed class ModelBookTests : IDisposable
     }
 
     [Fact]
+    public async Task A_name_put_right_goes_to_its_own_model_and_leaves_none_behind()
+    {
+        var job = await TakeIn("Ostwik ganet");
+        await Read(job, "lugWidth", "20");
+        await Read(await TakeIn("Ostwick gannet", client: "B Brask"), "lugWidth", "20.2");
+        await _shop.Put($"/api/jobs/{job}/take-in", new { client = "Mara Quill", watch = "Ostwick gannet", request = "changeStrap", promised = "2026-11-27", by = "MK" });
+        (await _shop.Get("/api/models"))["total"]!.GetValue<int>().ShouldBe(1);
+        Figure(await Model("gannet"), "lugWidth")["pieces"]!.GetValue<int>().ShouldBe(2);
+    }
+
+    [Fact]
     public async Task A_file_made_by_hand_goes_in_comes_out_the_same_and_is_refused_by_path()
     {
         const string File =

@@ -22,13 +22,15 @@ public sealed class DayLists
     public const int LeastPiece = 5;
 
     private const int MostRounds = 60;
-    private const int MostTried = 40_000;
+    // What looking costs: the squares of the lists that were laid.
+    private const long MostSpent = 2_000_000;
+    private const int MostTogether = 40;
     private const int AllOrders = 7;
 
     private readonly int _now;
     private readonly IReadOnlyList<DayHand> _hands;
     private readonly IReadOnlyList<WorkTime>[] _hours;
-    private int _tried;
+    private long _spent;
 
     private DayLists(int now, IReadOnlyList<DayHand> hands) => (_now, _hands, _hours) = (now, hands, [.. hands.Select(h => h.From(now))]);
 
@@ -76,11 +78,11 @@ public sealed class DayLists
                 lists[where].Add(job);
                 late[where] += cost;
             }
-            _tried = 0;
-            Mend(lists, late, can);
+            _spent = 0;
+            Mend(lists, late, can, Unavoidable(work, can));
             if (late.Sum() < least)
                 (best, least) = (lists, late.Sum());
-            if (least == 0)
+            if (least <= Unavoidable(work, can))
                 break;
         }
         Together(best!);
@@ -92,20 +94,29 @@ public sealed class DayLists
         ];
     }
 
-    /// <summary>Moves and swaps jobs as long as that makes less late.</summary>
-    private void Mend(List<DayJob>[] lists, long[] late, IReadOnlyDictionary<DayJob, int[]> can)
+    /// <summary>What is late however it is done: each job alone, with nobody else's work before it.</summary>
+    private long Unavoidable(List<DayJob> work, Dictionary<DayJob, int[]> can) => work.Sum(job => can[job].Min(h =>
     {
+        Lay(h, [job], out var late);
+        return late;
+    }));
+
+    /// <summary>Moves and swaps jobs as long as that makes less late.</summary>
+    private void Mend(List<DayJob>[] lists, long[] late, IReadOnlyDictionary<DayJob, int[]> can, long unavoidable)
+    {
+        if (late.Sum() <= unavoidable)
+            return;
         for (var h = 0; h < lists.Length; h++)
             if (late[h] > 0 && lists[h].Count is > 1 and <= AllOrders && !lists[h][0].IsInHand)
                 AllOrdersOf(h, lists, late);
-        for (var round = 0; round < MostRounds && late.Sum() > 0; round++)
+        for (var round = 0; round < MostRounds && late.Sum() > unavoidable; round++)
         {
             var isBetter = false;
             for (var h = 0; h < lists.Length; h++)
-                for (var i = lists[h].Count - 1; i >= 0 && late.Sum() > 0; i--)
+                for (var i = lists[h].Count - 1; i >= 0 && late.Sum() > unavoidable; i--)
                     if (i < lists[h].Count && !lists[h][i].IsInHand)
                         isBetter |= Move(h, i, lists, late, can) || Swap(h, i, lists, late, can);
-            if (!isBetter || _tried > MostTried)
+            if (!isBetter || _spent > MostSpent)
                 return;
         }
     }
@@ -120,7 +131,7 @@ public sealed class DayLists
             var first = lists[to].Count > 0 && lists[to][0].IsInHand ? 1 : 0;
             for (var i = first; i <= lists[to].Count; i++)
             {
-                if (to == from && i == at || _tried > MostTried)
+                if (to == from && i == at || _spent > MostSpent)
                     continue;
                 lists[to].Insert(i, job);
                 Lay(to, lists[to], out var with);
@@ -144,7 +155,7 @@ public sealed class DayLists
             for (var i = other == one ? at + 1 : 0; i < lists[other].Count; i++)
             {
                 var (a, b) = (lists[one][at], lists[other][i]);
-                if (b.IsInHand || _tried > MostTried || other != one && (!can[a].Contains(other) || !can[b].Contains(one)))
+                if (b.IsInHand || _spent > MostSpent || other != one && (!can[a].Contains(other) || !can[b].Contains(one)))
                     continue;
                 (lists[one][at], lists[other][i]) = (b, a);
                 Lay(one, lists[one], out var first);
@@ -199,8 +210,8 @@ public sealed class DayLists
             {
                 var before = now;
                 for (var size = 1; size <= 3; size++)
-                    for (var from = lists[h].Count > 0 && lists[h][0].IsInHand ? 1 : 0; from + size <= lists[h].Count; from++)
-                        for (var to = lists[h].Count > 0 && lists[h][0].IsInHand ? 1 : 0; to + size <= lists[h].Count; to++)
+                    for (var from = lists[h].Count > 0 && lists[h][0].IsInHand ? 1 : 0; from + size <= Math.Min(MostTogether, lists[h].Count); from++)
+                        for (var to = lists[h].Count > 0 && lists[h][0].IsInHand ? 1 : 0; to + size <= Math.Min(MostTogether, lists[h].Count); to++)
                         {
                             if (to == from)
                                 continue;
@@ -258,7 +269,7 @@ public sealed class DayLists
     /// <param name="late">The minutes all of it is late.</param>
     private List<Piece> Lay(int h, IReadOnlyList<DayJob> order, out long late)
     {
-        _tried++;
+        _spent += (long)order.Count * order.Count;
         late = 0;
         var pieces = new List<Piece>();
         var left = new int[order.Count];

@@ -14,6 +14,7 @@ public sealed class Keeping
     private readonly int _now;
     private readonly IReadOnlyList<(IReadOnlySet<string> Not, string? Only, IReadOnlyList<IReadOnlyList<WorkTime>> Each)> _alike;
     private readonly int[] _edges;
+    private (IReadOnlyList<DayJob> Of, IReadOnlyList<DayJob> Kept)? _kept;
 
     /// <summary>Takes who works when.</summary>
     /// <param name="now">The minute it is.</param>
@@ -84,16 +85,33 @@ public sealed class Keeping
     /// <param name="jobs">The work that is left.</param>
     public IReadOnlyList<DayJob> Kept(IReadOnlyList<DayJob> jobs)
     {
-        if (Keeps(jobs))
-            return jobs;
+        if (_kept is { } known && ReferenceEquals(known.Of, jobs))
+            return known.Kept;
         var kept = new List<DayJob>();
-        foreach (var job in jobs.OrderBy(j => j.Due).ThenBy(j => j.NotBefore))
+        List<DayJob> rest = [.. jobs.OrderBy(j => j.Due).ThenBy(j => j.NotBefore)];
+        while (rest.Count > 0)
         {
-            if (Keeps([.. kept, job]))
-                kept.Add(job);
-            else if (First(Math.Max(job.Due, Math.Max(_now, job.NotBefore) + job.Minutes), due => Keeps([.. kept, job with { Due = due }])) is { } due)
+            // The most of them, by due, that can be kept with those before; the next cannot.
+            var (yes, no) = (0, rest.Count + 1);
+            if (Keeps([.. kept, .. rest]))
+                yes = rest.Count;
+            while (no - yes > 1)
+            {
+                var middle = (yes + no) / 2;
+                if (Keeps([.. kept, .. rest.Take(middle)]))
+                    yes = middle;
+                else
+                    no = middle;
+            }
+            kept.AddRange(rest.Take(yes));
+            if (yes == rest.Count)
+                break;
+            var job = rest[yes];
+            rest = rest[(yes + 1)..];
+            if (First(Math.Max(job.Due, Math.Max(_now, job.NotBefore) + job.Minutes), due => Keeps([.. kept, job with { Due = due }])) is { } due)
                 kept.Add(job with { Due = due });
         }
+        _kept = (jobs, kept);
         return kept;
     }
 

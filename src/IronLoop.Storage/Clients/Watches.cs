@@ -20,7 +20,11 @@ public static class Watches
     public static IReadOnlyList<string> NamesOf(ShopWork work, long clientId) =>
         work.Query("SELECT name FROM watch WHERE client_id = $client ORDER BY id DESC", row => row.Text("name"), ("$client", clientId));
 
-    /// <summary>Corrects what was noted wrong.</summary>
-    public static void Rename(ShopWork work, long id, string name) =>
+    /// <summary>Corrects what was noted wrong. What a watch of that other name told the model book, it tells no more.</summary>
+    public static void Rename(ShopWork work, long id, string name)
+    {
+        if (work.Query("SELECT 1 FROM watch WHERE id = $id AND name <> $name COLLATE NOCASE", _ => true, ("$id", id), ("$name", name)).Count > 0)
+            ModelBook.TakeOut(work, id);
         work.Execute("UPDATE watch SET name = $name WHERE id = $id", ("$id", id), ("$name", name));
+    }
 }

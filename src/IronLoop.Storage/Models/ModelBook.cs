@@ -248,6 +248,23 @@ public static class ModelBook
             work.Execute("UPDATE model SET note = $note WHERE name = $name COLLATE NOCASE AND note = ''", ("$name", model.Name), ("$note", model.Note));
     }
 
+    /// <summary>Takes a watch out of its model, and the model too where nothing else is known of it.</summary>
+    internal static void TakeOut(ShopWork work, long watch)
+    {
+        if (work.Query("SELECT edition.id, edition.model_id FROM watch JOIN edition ON edition.id = watch.edition_id WHERE watch.id = $watch",
+            row => (row.Number("id"), row.Number("model_id")), ("$watch", watch)) is not [var (edition, model)])
+            return;
+        work.Execute("UPDATE watch SET edition_id = NULL WHERE id = $watch", ("$watch", watch));
+        work.Execute("DELETE FROM model_reading WHERE edition_id = $edition AND piece = $watch", ("$edition", edition), ("$watch", watch));
+        work.Execute("DELETE FROM model_fact WHERE edition_id = $edition AND piece = $watch", ("$edition", edition), ("$watch", watch));
+        work.Execute(
+            """
+            DELETE FROM model WHERE id = $model AND note = ''
+              AND NOT EXISTS (SELECT 1 FROM model_reading JOIN edition ON edition.id = model_reading.edition_id WHERE edition.model_id = $model)
+              AND NOT EXISTS (SELECT 1 FROM model_fact JOIN edition ON edition.id = model_fact.edition_id WHERE edition.model_id = $model)
+            """, ("$model", model));
+    }
+
     /// <summary>Takes out what only a forgotten client's watches told: a model may have been called after its owner.</summary>
     internal static void Forget(ShopWork work, long clientId)
     {

@@ -184,8 +184,8 @@ internal static class DayEndpoints
         var today = clock.Today();
         DateOnly? Day(int? minute) => minute is { } at ? DateOnly.FromDateTime(plan.At(at - 1)) : null;
         var earliest = Day(plan.Keeping.Earliest(plan.Work, one, Reserve));
-        var soon = plan.Keeping.Earliest(plan.Work, one);
-        var waits = usual.Most <= WhileTheyWait && soon is { } at && at <= plan.Now + WhileTheyWait + usual.Most;
+        // Somebody is free within half an hour, and every promise still holds.
+        var waits = usual.Most <= WhileTheyWait && plan.Keeping.Keeps([.. plan.Keeping.Kept(plan.Work), one with { Due = plan.Now + WhileTheyWait + usual.Most }]);
         var here = today;
         for (var i = 0; i < plan.LeadDays; i++)
             here = plan.WorkedAfter(here) ?? here.AddDays(1);

@@ -42,7 +42,7 @@ internal sealed class DayPlan
 
     public Keeping Keeping { get; }
 
-    public IReadOnlyList<DayJob> Work => [.. Jobs.Select(j => j.Work)];
+    public IReadOnlyList<DayJob> Work => field ??= [.. Jobs.Select(j => j.Work)];
 
     public DateTime At(int minute) => Start.AddMinutes(minute);
 
