@@ -133,7 +133,7 @@ public sealed partial class EveryScreenTests(ITestOutputHelper output) : IDispos
             else
                 Screen.Key(opens);
             Screen.Until(() => opens.Length > 1 || Screen.All("[role=dialog]").Count == 1, "the dialog");
-            foreach (var (width, height) in Sizes)
+            foreach (var (width, height) in Sizes.Where(s => s.Width is 1280 or 390))
             {
                 Screen.Resize(width, height);
                 Settled();
@@ -145,7 +145,7 @@ public sealed partial class EveryScreenTests(ITestOutputHelper output) : IDispos
         }
         // 1280 by 800 at 200 % has as many points as 640 by 400.
         Screen.Resize(640, 400);
-        foreach (var view in (string[])["/", "/take-in", "/counter", "/jobs/8/gauge", "/jobs/10/match", "/jobs/6/clasp", "/jobs/5/size", "/jobs/4/bench", "/jobs/23/hand-over", "/log", "/house/parts"])
+        foreach (var view in (string[])["/", "/take-in", "/counter", "/jobs/10/match", "/jobs/5/size", "/jobs/4/bench"])
         {
             Open(view);
             faults.AddRange(((IEnumerable<object>)Screen.Run($"return (\n{_look})")!).Select(f => $"{view} at 200 %: {f}"));
