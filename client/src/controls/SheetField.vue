@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { useStored } from './stored'
 
 /** A field of a sheet that is stored as it is left; what stands in it is what the server holds. */
 const props = defineProps<{
@@ -13,22 +13,10 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ typed: [text: string] }>()
 
-const text = ref(props.stored)
-/** What stood in it when it was last stored or handed on. */
-let left = props.stored
-// What is being typed meanwhile stays.
-watch(
+const { text, take } = useStored(
   () => props.stored,
-  (now) => {
-    if (text.value === left) text.value = left = now
-  },
+  (typed) => emit('typed', typed),
 )
-
-function take(again: boolean) {
-  if (text.value.trim() === props.stored || (text.value === left && !again)) return
-  left = text.value
-  emit('typed', text.value)
-}
 </script>
 
 <template>

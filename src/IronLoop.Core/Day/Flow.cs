@@ -8,8 +8,7 @@ internal sealed class Flow(int nodes)
     private int[] _level = [], _next = [];
 
     /// <summary>Lays a way.</summary>
-    /// <returns>Its number.</returns>
-    public int Way(int from, int to, int room)
+    public void Way(int from, int to, int room)
     {
         _from[from].Add(_to.Count);
         _to.Add(to);
@@ -17,11 +16,7 @@ internal sealed class Flow(int nodes)
         _from[to].Add(_to.Count);
         _to.Add(from);
         _room.Add(0);
-        return _to.Count - 2;
     }
-
-    /// <summary>How much goes along a way.</summary>
-    public int Along(int way) => _room[way + 1];
 
     /// <summary>The most that goes from one node to another.</summary>
     public int Most(int source, int sink)

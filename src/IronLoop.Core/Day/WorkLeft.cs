@@ -5,9 +5,8 @@ namespace IronLoop.Core.Day;
 
 /// <summary>Minutes of work that are left of a job: its bench steps as they usually take here, and what comes before and after them.</summary>
 /// <param name="Minutes">The usual minutes, 1 or more.</param>
-/// <param name="Least">Those of a quick one: a quarter of all.</param>
 /// <param name="Most">Those of a slow one: three quarters take less.</param>
-public readonly record struct WorkLeft(int Minutes, int Least, int Most)
+public readonly record struct WorkLeft(int Minutes, int Most)
 {
     private const int Gauging = 4, HandingOver = 3;
 
@@ -23,7 +22,7 @@ public readonly record struct WorkLeft(int Minutes, int Least, int Most)
     /// <summary>What a request usually is before anything of it is known.</summary>
     public static WorkLeft Of(Request request) => Around(AtTheBench(request) + Gauging + HandingOver);
 
-    private static WorkLeft Around(int minutes) => new(minutes, Math.Max(1, (int)Math.Round(minutes * 0.7)), (int)Math.Ceiling(minutes * 1.6));
+    private static WorkLeft Around(int minutes) => new(minutes, (int)Math.Ceiling(minutes * 1.6));
 
     /// <summary>Usual minutes at the bench (house rule).</summary>
     private static int AtTheBench(Request request) => request switch
