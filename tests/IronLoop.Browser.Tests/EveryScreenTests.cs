@@ -166,7 +166,8 @@ public sealed partial class EveryScreenTests(ITestOutputHelper output) : IDispos
             Screen.Focused.Text.ShouldStartWith(station);
             Screen.Key(Keys.Enter);
             Screen.Until(() => Screen.All(".chain a.here").Count == 1 && Screen.Find(".chain a.here").Text.StartsWith(station, StringComparison.Ordinal), station);
-            Screen.Until(() => Screen.Focused is { TagName: not "body" } on && on.GetAttribute("class")?.Contains("link", StringComparison.Ordinal) != true, $"the keyboard on {station}");
+            // A heading has the keyboard only until what it is for has been fetched.
+            Screen.Until(() => Screen.Focused is { TagName: "input" } || Screen.Focused.GetAttribute("data-act") == "first", $"the keyboard on {station}");
         }
         Open("/jobs/5/gauge");
         Screen.Press("Wrist");

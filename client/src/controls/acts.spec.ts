@@ -1,6 +1,6 @@
 import { effectScope, ref } from 'vue'
 import { afterEach, describe, expect, it } from 'vitest'
-import { actsNow, mayActNow, useActs, type Acts } from './acts'
+import { actsNow, endRest, mayActNow, useActs, type Acts } from './acts'
 
 const scopes: ReturnType<typeof effectScope>[] = []
 function lay(acts: () => Acts | null) {
@@ -33,5 +33,7 @@ describe('the acts of a sheet', () => {
 
   it('are taken once, however fast the finger bounces', () => {
     expect([10_000, 10_100, 10_399, 10_401, 10_500].map(mayActNow)).toEqual([true, false, false, true, false])
+    endRest()
+    expect(mayActNow(10_510), 'something else was pressed in between').toBe(true)
   })
 })

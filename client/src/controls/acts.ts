@@ -60,6 +60,10 @@ export function mayActNow(now = performance.now()): boolean {
   done = now
   return true
 }
+/** What was pressed elsewhere in between was no bounce: the next act is meant. */
+export function endRest() {
+  done = -rest
+}
 
 /** Puts the keyboard on the act that comes next, where one is offered as that. */
 export function focusFirstAct(): boolean {

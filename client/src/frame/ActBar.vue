@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { actsNow, mayActNow, type Act } from '../controls/acts'
+import { useEventListener } from '@vueuse/core'
+import { actsNow, endRest, mayActNow, type Act } from '../controls/acts'
 
 /** The one bar of every sheet: the way back and the lesser acts, and the one that comes next. */
+/** A link is left to the browser, but not twice at one press. */
 function press(act: Act, event: Event) {
   if (act.off) return event.preventDefault()
   if (act.to || act.form) {
@@ -13,7 +15,15 @@ function heldSpace(event: KeyboardEvent, then?: () => void) {
   event.preventDefault()
   then?.()
 }
-/** A link is left to the browser, but not twice at one press. */
+// Whoever went elsewhere in between means the act.
+useEventListener(
+  document,
+  'click',
+  (event) => {
+    if (!(event.target as Element).closest('.act-bar')) endRest()
+  },
+  { capture: true },
+)
 const key = (act: Act) => `${act.says} ${act.form ?? ''}`
 </script>
 
