@@ -3,6 +3,7 @@ import { useEventListener } from '@vueuse/core'
 import { actsNow, endRest, mayActNow, type Act } from '../controls/acts'
 
 /** The one bar of every sheet: the way back and the lesser acts, and the one that comes next. */
+
 /** A link is left to the browser, but not twice at one press. */
 function press(act: Act, event: Event) {
   if (act.off) return event.preventDefault()
