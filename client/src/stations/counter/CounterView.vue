@@ -431,7 +431,7 @@ ul {
 .who {
   grid-area: who;
   display: grid;
-  grid-template-columns: 2fr 2fr 3fr 1fr;
+  grid-template-columns: 2fr 2fr 3fr minmax(130px, 1fr);
   gap: 4px 16px;
   align-items: end;
   border-top: 1px solid rgb(var(--v-theme-hairline));
