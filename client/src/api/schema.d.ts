@@ -2163,7 +2163,7 @@ export interface paths {
         delete?: never;
         options?: never;
         head?: never;
-        /** Another name, or another note. */
+        /** Another name, another note, or what is known of a last link that looks fixed. */
         patch: operations["changeModel"];
         trace?: never;
     };
@@ -3157,6 +3157,8 @@ export interface components {
             bandId?: null | number;
             /** Format: int64 */
             claspId?: null | number;
+            /** Format: int64 */
+            edition?: null | number;
         };
         /** @enum {unknown} */
         CureKind: "extraHole" | "links" | "clasp" | "band";
@@ -3308,6 +3310,8 @@ export interface components {
             pieces: number;
             figures: components["schemas"]["SheetFigureWire"][];
             facts: components["schemas"]["SheetFactWire"][];
+            joints: components["schemas"]["SheetJointsWire"][];
+            freed: components["schemas"]["SheetFreedWire"][];
             twelve: components["schemas"]["ModelLinkWire"][];
             six: components["schemas"]["ModelLinkWire"][];
             /** @description Millimetres, at most three decimals. */
@@ -3345,6 +3349,13 @@ export interface components {
             joints?: null | components["schemas"]["FileJoint"][];
             /** Format: double */
             halfPitchMm?: null | number;
+            /** @enum {unknown} */
+            freedTwelve?: "tried" | "hearsay" | "triedFixed" | "saidFixed" | null;
+            /** @enum {unknown} */
+            freedSix?: "tried" | "hearsay" | "triedFixed" | "saidFixed" | null;
+            /** @enum {unknown} */
+            tools?: "blockAndHammer" | "handPusher" | "screwPress" | null;
+            strapLengths?: null | string;
         };
         FileClasp: {
             name?: null | string;
@@ -3387,8 +3398,18 @@ export interface components {
             family?: null | string;
         };
         FileJoint: {
-            group: string;
+            group: components["schemas"]["JointGroup"];
             fastener: components["schemas"]["Fastener"];
+            /** Format: double */
+            acrossMm?: null | number;
+            /** Format: double */
+            slotMm?: null | number;
+            /** Format: double */
+            slotLengthMm?: null | number;
+            /** Format: double */
+            gapMm?: null | number;
+            /** @default false */
+            noArrow: boolean;
         };
         FileModel: {
             name: string;
@@ -3419,6 +3440,15 @@ export interface components {
             next: "takeIn" | "gauge" | "match" | "clasp" | "size" | "bench" | "handOver" | null;
             exact: boolean;
         };
+        FreedChangeWire: {
+            /** Format: int64 */
+            edition: number;
+            side: components["schemas"]["Side"];
+            /** @enum {unknown} */
+            is: "tried" | "hearsay" | "triedFixed" | "saidFixed" | null;
+        };
+        /** @enum {unknown} */
+        FreedLink: "tried" | "hearsay" | "triedFixed" | "saidFixed";
         FreedWire: {
             side: components["schemas"]["Side"];
             freed: boolean;
@@ -3697,6 +3727,8 @@ export interface components {
             taken: string[];
             unconfirmed: string[];
             note: string;
+            joints: string[];
+            freed: components["schemas"]["SaidOfLinkWire"][];
         };
         JobWire: {
             /** Format: int64 */
@@ -4210,9 +4242,10 @@ export interface components {
         ModelChangeWire: {
             name?: null | string;
             note?: null | string;
+            freed?: null | components["schemas"]["FreedChangeWire"];
         };
         /** @enum {unknown} */
-        ModelFact: "attachment" | "caseShape" | "family" | "twelve" | "six" | "halfPitch" | "claspName" | "claspTwelve" | "claspSix" | "microSide" | "positions" | "step" | "fastener";
+        ModelFact: "attachment" | "caseShape" | "family" | "twelve" | "six" | "halfPitch" | "claspName" | "claspTwelve" | "claspSix" | "microSide" | "positions" | "step" | "fastener" | "freedTwelve" | "freedSix" | "tools" | "strapLengths";
         ModelFile: {
             format: string;
             /** Format: int32 */
@@ -4234,6 +4267,21 @@ export interface components {
             pitchMm: number;
             removable: boolean;
         };
+        ModelNoteWire: {
+            /** Format: int64 */
+            jobId: number;
+            step: string;
+            text: string;
+            by: string;
+            /** Format: int64 */
+            photoId: null | number;
+        };
+        ModelPartWire: {
+            article: string;
+            name: string;
+            /** Format: int32 */
+            pieces: number;
+        };
         ModelWire: {
             /** Format: int64 */
             id: number;
@@ -4244,6 +4292,8 @@ export interface components {
             rightFirst: null | string;
             /** Format: int32 */
             usualMinutes: null | number;
+            notes: components["schemas"]["ModelNoteWire"][];
+            parts: components["schemas"]["ModelPartWire"][];
         };
         ModelsWire: {
             /** Format: int32 */
@@ -5007,6 +5057,10 @@ export interface components {
          * @enum {unknown}
          */
         RunSchool: "insideTheLinks" | "atTheClasp";
+        SaidOfLinkWire: {
+            side: components["schemas"]["Side"];
+            says: string;
+        };
         SaidWire: {
             wording: components["schemas"]["Wording"];
             words: string;
@@ -5096,6 +5150,22 @@ export interface components {
             how: components["schemas"]["HowHad"];
             lastBy: string;
             odd: components["schemas"]["OddPieceWire"][];
+        };
+        SheetFreedWire: {
+            side: components["schemas"]["Side"];
+            is: components["schemas"]["FreedLink"];
+            /** Format: int32 */
+            pieces: number;
+            says: string;
+        };
+        SheetJointsWire: {
+            group: components["schemas"]["JointGroup"];
+            where: string;
+            held: string;
+            size: string;
+            /** Format: int32 */
+            pieces: number;
+            others: string[];
         };
         SheetLinkWire: {
             /** @description Millimetres, at most three decimals. */

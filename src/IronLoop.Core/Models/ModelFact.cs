@@ -41,21 +41,23 @@ public enum ModelFact
 
     /// <summary>What joins its links.</summary>
     Fastener,
+
+    /// <summary>Whether the last link of the 12 side comes free at the clasp: <see cref="FreedLink"/>.</summary>
+    FreedTwelve,
+
+    /// <summary>Whether the last link of the 6 side comes free at the clasp.</summary>
+    FreedSix,
+
+    /// <summary>The tools its pins were worked with: <see cref="Bench.ToolFamily"/>.</summary>
+    Tools,
+
+    /// <summary>The lengths of the strap that went on, 12 side and 6 side in millimetres, such as <c>75/115</c>.</summary>
+    StrapLengths,
 }
 
 /// <summary>What the pieces of an edition say of a fact.</summary>
 /// <param name="Fact">Which.</param>
 /// <param name="Value">What most of them say; what a catalogue says only where no piece tells.</param>
-/// <param name="Pieces">How many say so.</param>
+/// <param name="Pieces">How many say so; 0 where only a file does.</param>
 /// <param name="Others">What others say, with how many: another edition, or a changed piece.</param>
-public sealed record KnownFact(ModelFact Fact, string Value, int Pieces, IReadOnlyList<(string Value, int Pieces)> Others)
-{
-    /// <summary>What the pieces come to.</summary>
-    /// <param name="fact">The fact.</param>
-    /// <param name="said">What each piece says, at least one.</param>
-    public static KnownFact Of(ModelFact fact, IReadOnlyList<string> said)
-    {
-        var counts = said.GroupBy(v => v, StringComparer.Ordinal).Select(g => (g.Key, g.Count())).OrderByDescending(c => c.Item2).ThenBy(c => c.Key, StringComparer.Ordinal).ToList();
-        return new KnownFact(fact, counts[0].Key, counts[0].Item2, counts[1..]);
-    }
-}
+public sealed record KnownFact(ModelFact Fact, string Value, int Pieces, IReadOnlyList<(string Value, int Pieces)> Others);

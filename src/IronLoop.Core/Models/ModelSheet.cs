@@ -18,18 +18,16 @@ public sealed record SheetFigure(GaugedFigure Figure, BookFigure Known, string L
 /// <param name="Reading">What was read of it.</param>
 public sealed record OddPiece(long WatchId, Length Reading)
 {
-    /// <summary>The pieces that do not go with the others: each is held against the rest.</summary>
-    /// <param name="pieces">Each piece with its reading.</param>
-    public static IReadOnlyList<OddPiece> Among(IReadOnlyList<OddPiece> pieces)
+    /// <summary>Whether it does not go with the others: it is held against the rest, once three pieces tell.</summary>
+    /// <param name="pieces">How many pieces there are, with this one.</param>
+    /// <param name="sum">The sum of their micrometres.</param>
+    /// <param name="squares">The sum of the squares of their micrometres.</param>
+    public bool IsOdd(int pieces, long sum, decimal squares)
     {
-        if (pieces.Count < BookFigure.Enough)
-            return [];
-        var (sum, squares) = (pieces.Sum(p => (long)p.Reading.Micrometres), pieces.Sum(p => (decimal)p.Reading.Micrometres * p.Reading.Micrometres));
-        return [.. pieces.Where(p =>
-        {
-            var rest = BookFigure.Of(pieces.Count - 1, sum - p.Reading.Micrometres, squares - (decimal)p.Reading.Micrometres * p.Reading.Micrometres, HowHad.Read);
-            return Math.Abs(p.Reading.Millimetres - rest.Mean.Millimetres) > 3 * Math.Max(rest.SpreadMm, BookFigure.LeastSpreadMm);
-        })];
+        if (pieces < BookFigure.Enough)
+            return false;
+        var rest = BookFigure.Of(pieces - 1, sum - Reading.Micrometres, squares - (decimal)Reading.Micrometres * Reading.Micrometres, HowHad.Read);
+        return Math.Abs(Reading.Millimetres - rest.Mean.Millimetres) > 3 * Math.Max(rest.SpreadMm, BookFigure.LeastSpreadMm);
     }
 }
 
@@ -38,13 +36,19 @@ public sealed record OddPiece(long WatchId, Length Reading)
 /// <param name="Name">What tells it from the others; empty where there is one only.</param>
 /// <param name="Figures">Its figures, in the order the tool is moved.</param>
 /// <param name="Facts">What is no figure.</param>
-public sealed record EditionSheet(long Id, string Name, IReadOnlyList<SheetFigure> Figures, IReadOnlyList<KnownFact> Facts)
+/// <param name="Joints">What holds its joints, group by group.</param>
+public sealed record EditionSheet(long Id, string Name, IReadOnlyList<SheetFigure> Figures, IReadOnlyList<KnownFact> Facts, IReadOnlyList<KnownJoints> Joints)
 {
     /// <summary>How many watches tell of it.</summary>
-    public int Pieces => Figures.Count == 0 ? (Facts.Count == 0 ? 0 : Facts.Max(f => f.Pieces)) : Figures.Max(f => f.Known.Pieces);
+    public int Pieces => Figures.Select(f => f.Known.Pieces).Concat(Facts.Select(f => f.Pieces)).Concat(Joints.Select(j => j.Pieces)).DefaultIfEmpty(0).Max();
 
     /// <summary>A fact's value; null where nobody told it.</summary>
     public string? this[ModelFact fact] => Facts.FirstOrDefault(f => f.Fact == fact)?.Value;
+
+    /// <summary>What is known of last links that look fixed, side by side.</summary>
+    public IReadOnlyList<(Side Side, FreedLink Link, int Pieces)> Freed =>
+        [.. Facts.Where(f => f.Fact is ModelFact.FreedTwelve or ModelFact.FreedSix)
+            .Select(f => (f.Fact == ModelFact.FreedTwelve ? Side.Twelve : Side.Six, Enum.TryParse<FreedLink>(f.Value, out var link) ? link : FreedLink.Hearsay, f.Pieces))];
 
     /// <summary>The bracelet's sheet as the model has it; null where its links are not known.</summary>
     public OwnBracelet? Bracelet => this[ModelFact.Twelve] is not { } twelve || this[ModelFact.Six] is not { } six ? null : new OwnBracelet(

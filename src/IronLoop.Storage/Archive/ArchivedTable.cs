@@ -19,7 +19,7 @@ internal sealed record ArchivedTable(string Name, IReadOnlyList<string> Columns,
     private static readonly HashSet<string> OfTheDay = new(StringComparer.Ordinal) { "press", "sheet" };
 
     // Made from the rest when a shop is opened: the words' index and what bracelets can make.
-    private static readonly HashSet<string> Derived = new(StringComparer.Ordinal) { "visit", "visit_due", "reach", "model_figure", "SchemaVersions" };
+    private static readonly HashSet<string> Derived = new(StringComparer.Ordinal) { "visit", "visit_due", "reach", "model_figure", "model_saying", "SchemaVersions" };
 
     /// <summary>Whether it tells who may come in: that is read past, and stays with the shop that let them.</summary>
     public bool IsOfTheDoor => OfTheDoor.Contains(Name);

@@ -50,7 +50,7 @@ public static class StepNotes
     public static bool Answer(ShopWork work, long jobId, long id, string answer) =>
         work.Execute("UPDATE step_note SET answer = $answer WHERE id = $id AND job_id = $job", ("$answer", answer), ("$id", id), ("$job", jobId)) == 1;
 
-    private static StepNote Read(SqliteDataReader row) => new(
+    internal static StepNote Read(SqliteDataReader row) => new(
         row.Number("id"), row.Number("job_id"), row.Text("step"), row.Text("note"), row.Yes("settled"), row.Text("answer"), row.Maybe("photo_id", Columns.Number), row.Time("noted_at"), row.Text("by"))
     {
         Kind = row.Choice<NoteKind>("kind"),

@@ -14,7 +14,7 @@ internal sealed partial class Changed
     private static readonly FrozenSet<string> OfNoJob = FrozenSet.Create(
         StringComparer.Ordinal,
         "change_entry", "sheet", "press", "session", "door_entry", "fitter", "shop_key", "log_entry", "visit", "visit_due", "visit_words", "forgetting",
-        "reach", "band", "band_link", "band_spare", "model", "edition", "model_reading", "model_figure", "model_fact", "model_words");
+        "reach", "band", "band_link", "band_spare", "model", "edition", "model_reading", "model_figure", "model_fact", "model_saying", "model_joint", "model_words");
 
     private static readonly FrozenSet<string> OfStock = FrozenSet.Create(StringComparer.Ordinal, "part", "stock_entry", "order_line", "supply_order");
 

@@ -43,6 +43,8 @@ public static class StoredChoices
         [("book_figure", "how")] = typeof(HowHad),
         [("ring", "why")] = typeof(RingWhy),
         [("model_fact", "fact")] = typeof(ModelFact),
+        [("model_joint", "joints")] = typeof(JointGroup),
+        [("model_joint", "fastener")] = typeof(Fastener),
         [("model_reading", "figure")] = typeof(GaugedFigure),
         [("model_reading", "how")] = typeof(HowHad),
         [("came_with", "what")] = typeof(CameWith),

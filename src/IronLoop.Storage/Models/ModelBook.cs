@@ -1,4 +1,8 @@
+using IronLoop.Core.Bench;
+using IronLoop.Core.Fitting;
 using IronLoop.Core.Gauging;
+using IronLoop.Core.Jobs;
+using IronLoop.Core.Joints;
 using IronLoop.Core.Matching;
 using IronLoop.Core.Measuring;
 using IronLoop.Core.Models;
@@ -27,6 +31,7 @@ public sealed record ModelJob(long JobId, string Client, Request Request, bool C
 public static class ModelBook
 {
     private const int MostFuzzy = 400;
+    private const int MostOdd = 50;
 
     private const string Listed =
         """
@@ -65,7 +70,7 @@ public static class ModelBook
 
     /// <summary>A model with all that is known of it; null where there is none of that number.</summary>
     public static ModelSheet? Sheet(ShopWork work, long id) =>
-        work.Query("SELECT * FROM model WHERE id = $id", row => new ModelSheet(row.Number("id"), row.Text("name"), row.Text("note"), Editions(work, id)), ("$id", id)).SingleOrDefault();
+        work.Query("SELECT * FROM model WHERE id = $id", row => new ModelSheet(row.Number("id"), row.Text("name"), row.Text("note"), [.. Editions(work, id).Select(e => WithOdd(work, e))]), ("$id", id)).SingleOrDefault();
 
     /// <summary>All models, one after the other.</summary>
     public static IEnumerable<ModelSheet> Each(ShopWork work) =>
@@ -100,20 +105,49 @@ public static class ModelBook
                 row.Yes("tried") ? !row.Yes("again") : null),
             ("$id", modelId), ("$most", most));
 
+    /// <summary>What was noted at the bench on watches of a model, the newest first; those with a photo before those without.</summary>
+    public static IReadOnlyList<StepNote> NotesOf(ShopWork work, long modelId, int most) =>
+        work.Query(
+            """
+            SELECT step_note.* FROM step_note JOIN job ON job.id = step_note.job_id JOIN watch ON watch.id = job.watch_id
+            WHERE watch.edition_id IN (SELECT id FROM edition WHERE model_id = $id) ORDER BY step_note.photo_id IS NULL, step_note.id DESC LIMIT $most
+            """, StepNotes.Read, ("$id", modelId), ("$most", most));
+
+    /// <summary>What jobs of a model took from stock, the most taken first.</summary>
+    public static IReadOnlyList<(string Article, string Name, int Pieces)> PartsOf(ShopWork work, long modelId, int most) =>
+        work.Query(
+            """
+            SELECT part.article, part.name, SUM(part_taken.count) AS pieces FROM part_taken JOIN part ON part.id = part_taken.part_id JOIN job ON job.id = part_taken.job_id JOIN watch ON watch.id = job.watch_id
+            WHERE watch.edition_id IN (SELECT id FROM edition WHERE model_id = $id) GROUP BY part.id ORDER BY pieces DESC, part.article LIMIT $most
+            """, row => (row.Text("article"), row.Text("name"), row.Count("pieces")), ("$id", modelId), ("$most", most));
+
+    /// <summary>An edition's model by name, with what was noted of it; null where there is no such edition.</summary>
+    public static (long Id, string Name, string Note)? Named(ShopWork work, long editionId) =>
+        work.Query("SELECT model.* FROM model JOIN edition ON edition.model_id = model.id WHERE edition.id = $id", row => (row.Number("id"), row.Text("name"), row.Text("note")), ("$id", editionId)) is [var found] ? found : null;
+
+    /// <summary>What the house says of a side's last link that looks fixed; what was tried on a watch goes before it.</summary>
+    public static void SayOfFreed(ShopWork work, long editionId, Side side, FreedLink? link)
+    {
+        var fact = side == Side.Twelve ? ModelFact.FreedTwelve : ModelFact.FreedSix;
+        work.Execute("DELETE FROM model_fact WHERE edition_id = $edition AND fact = $fact AND piece = 0", ("$edition", editionId), ("$fact", fact));
+        if (link is { } said)
+            Put(work, editionId, fact, 0, said.ToString());
+    }
+
     /// <summary>Whose jobs and watches each watch number stands for: a job of it that can be opened.</summary>
     public static long? JobOfWatch(ShopWork work, long watchId) =>
         work.Query("SELECT MAX(id) AS id FROM job WHERE watch_id = $id", row => row.Maybe("id", Columns.Number), ("$id", watchId)).SingleOrDefault();
 
-    /// <summary>Lets the book learn from what holds for a job: its watch's readings go in for the watch, in place of what it said before.</summary>
+    /// <summary>Lets the book learn from what holds for a job: what its watch tells goes in for the watch, in place of what it told before.</summary>
     /// <param name="work">The piece of work.</param>
-    /// <param name="jobId">The job.</param>
-    /// <param name="figures">What is known of it.</param>
+    /// <param name="job">The job as it is now.</param>
     /// <param name="by">Who read it.</param>
     /// <param name="at">When.</param>
-    public static void Learn(ShopWork work, long jobId, Figures figures, string by, DateTimeOffset at)
+    public static void Learn(ShopWork work, JobSnapshot job, string by, DateTimeOffset at)
     {
+        var figures = job.Figures;
         var (watch, name, edition) = work.Query("SELECT watch.id, watch.name, watch.edition_id FROM watch JOIN job ON job.watch_id = watch.id WHERE job.id = $id",
-            row => (row.Number("id"), row.Text("name"), row.Maybe("edition_id", Columns.Number)), ("$id", jobId)).Single();
+            row => (row.Number("id"), row.Text("name"), row.Maybe("edition_id", Columns.Number)), ("$id", job.Job.Id)).Single();
         // What is called just a watch is no model.
         if (string.Equals(name, Erasure.AWatch, StringComparison.OrdinalIgnoreCase))
             return;
@@ -129,16 +163,13 @@ public static class ModelBook
         // What was taken from the book and not looked at yet says nothing to the book.
         if (figures.Book.Values.Any(b => !b.Confirmed))
             return;
-        work.Execute("DELETE FROM model_fact WHERE edition_id = $edition AND piece = $piece", ("$edition", of), ("$piece", watch));
-        (ModelFact Fact, string Value)[] facts =
-        [
-            .. figures.Attachment is { } attachment ? [(ModelFact.Attachment, attachment.ToString())] : Array.Empty<(ModelFact, string)>(),
-            .. figures.CaseShape is { } shape ? [(ModelFact.CaseShape, shape.ToString())] : Array.Empty<(ModelFact, string)>(),
-            .. figures.Family is { Length: > 0 } family ? [(ModelFact.Family, family)] : Array.Empty<(ModelFact, string)>(),
-            .. figures.Bracelet is { } bracelet ? EditionSheet.FactsOf(bracelet) : [],
-        ];
+        var facts = Taught.FactsOf(job);
+        foreach (var fact in Enum.GetValues<ModelFact>().Where(f => !Taught.ByWork.Contains(f) || facts.Any(t => t.Fact == f)))
+            work.Execute("DELETE FROM model_fact WHERE edition_id = $edition AND fact = $fact AND piece = $piece", ("$edition", of), ("$fact", fact), ("$piece", watch));
         foreach (var (fact, value) in facts)
             Put(work, of, fact, watch, value);
+        foreach (var (group, look) in Taught.JointsOf(job))
+            Put(work, of, group, watch, look);
     }
 
     /// <summary>Fills a job with what the book has of an edition: figures nobody read, and what is no figure where nothing is chosen.</summary>
@@ -159,9 +190,16 @@ public static class ModelBook
             OwnBracelets.Set(work, jobId, edition.Bracelet ?? new OwnBracelet(), OwnBracelets.BandOf(work, jobId));
     }
 
-    /// <summary>Says of all that a job took from the book that it is so.</summary>
-    public static void Confirm(ShopWork work, long jobId) =>
+    /// <summary>Says of all that a job took from the book that it is so: with the figures, what holds the joints that nobody looked at here.</summary>
+    public static void Confirm(ShopWork work, long jobId)
+    {
         work.Execute("UPDATE book_figure SET confirmed = 1 WHERE job_id = $job", ("$job", jobId));
+        if (EditionOfJob(work, jobId) is not { } edition || OwnBracelets.BandOf(work, jobId) is null)
+            return;
+        var looks = JointLooks.Of(work, jobId);
+        foreach (var known in JointsOf(work, edition).Where(j => !looks.TryGetValue(j.Group, out var look) || look.Fastener == Fastener.NotLookedAt))
+            JointLooks.Set(work, jobId, known.Group, known.Look);
+    }
 
     /// <summary>Leaves what a job took from the book; what was read stays.</summary>
     public static void Leave(ShopWork work, long jobId) => work.Execute("DELETE FROM book_figure WHERE job_id = $job", ("$job", jobId));
@@ -238,6 +276,8 @@ public static class ModelBook
                 work.Execute("DELETE FROM model_reading WHERE edition_id = $edition AND figure = $figure AND piece = 0", ("$edition", id), ("$figure", figure.Figure));
                 Put(work, id, figure.Figure, 0, n, n * mean, n * mean * mean + (long)Math.Round((n - 1) * spread * spread), figure.Known.How, by, at);
             }
+            foreach (var joints in edition.Joints)
+                Put(work, id, joints.Group, 0, joints.Look);
             foreach (var fact in edition.Facts)
             {
                 work.Execute("DELETE FROM model_fact WHERE edition_id = $edition AND fact = $fact AND piece = 0", ("$edition", id), ("$fact", fact.Fact));
@@ -257,6 +297,7 @@ public static class ModelBook
         work.Execute("UPDATE watch SET edition_id = NULL WHERE id = $watch", ("$watch", watch));
         work.Execute("DELETE FROM model_reading WHERE edition_id = $edition AND piece = $watch", ("$edition", edition), ("$watch", watch));
         work.Execute("DELETE FROM model_fact WHERE edition_id = $edition AND piece = $watch", ("$edition", edition), ("$watch", watch));
+        work.Execute("DELETE FROM model_joint WHERE edition_id = $edition AND piece = $watch", ("$edition", edition), ("$watch", watch));
         work.Execute(
             """
             DELETE FROM model WHERE id = $model AND note = ''
@@ -296,22 +337,56 @@ public static class ModelBook
 
     private static EditionSheet EditionOf(ShopWork work, long id, string name)
     {
-        var pieces = work.Query("SELECT * FROM model_reading WHERE edition_id = $id ORDER BY at",
-            row => (Figure: row.Choice<GaugedFigure>("figure"), Piece: row.Number("piece"), Pieces: row.Count("pieces"), Um: row.Number("um"), How: row.Choice<HowHad>("how"), By: row.Text("by")), ("$id", id)).ToLookup(p => p.Figure);
         var figures = work.Query("SELECT * FROM model_figure WHERE edition_id = $id",
-            row => (Figure: row.Choice<GaugedFigure>("figure"), Pieces: row.Count("pieces"), Um: row.Number("um"), Squares: row.Number("squares")), ("$id", id));
-        var facts = work.Query("SELECT fact, value, piece FROM model_fact WHERE edition_id = $id", row => (Fact: row.Choice<ModelFact>("fact"), Value: row.Text("value"), Piece: row.Number("piece")), ("$id", id));
+            row => new SheetFigure(
+                row.Choice<GaugedFigure>("figure"),
+                BookFigure.Of(row.Count("pieces"), row.Number("um"), row.Number("squares"), row.Count("read") > 0 ? HowHad.Read : row.Count("said") > 0 ? HowHad.Said : HowHad.Catalogue),
+                row.Text("last_by"), []),
+            ("$id", id));
+        var facts = work.Query("SELECT fact, value, pieces FROM model_saying WHERE edition_id = $id ORDER BY pieces DESC, value",
+            row => (Fact: row.Choice<ModelFact>("fact"), Value: row.Text("value"), Pieces: row.Count("pieces")), ("$id", id)).GroupBy(f => f.Fact);
         return new EditionSheet(id, name,
-            [.. figures.OrderBy(f => f.Figure).Select(f =>
-            {
-                var own = pieces[f.Figure].Where(p => p.Piece != 0).ToList();
-                // What was read counts for more than what was said: a sheet says how the best of it was had.
-                var how = pieces[f.Figure].Min(p => p.How);
-                return new SheetFigure(f.Figure, BookFigure.Of(f.Pieces, f.Um, f.Squares, how), own.Count > 0 ? own[^1].By : "",
-                    OddPiece.Among([.. own.Select(p => new OddPiece(p.Piece, new Length(p.Um)))]));
-            })],
-            [.. facts.GroupBy(f => f.Fact).OrderBy(g => g.Key).Select(g => KnownFact.Of(g.Key, [.. (g.Any(f => f.Piece != 0) ? g.Where(f => f.Piece != 0) : g).Select(f => f.Value)]))]);
+            [.. figures.OrderBy(f => f.Figure)],
+            // A file's word goes only where no watch tells.
+            [.. facts.OrderBy(g => g.Key).Select(g => new KnownFact(g.Key, g.First().Value, g.First().Pieces, [.. g.Skip(1).Where(f => f.Pieces > 0).Select(f => (f.Value, f.Pieces))]))],
+            JointsOf(work, id));
     }
+
+    /// <summary>The same with the pieces that do not go with the others: only those far enough off are held against the rest.</summary>
+    private static EditionSheet WithOdd(ShopWork work, EditionSheet edition)
+    {
+        var near = (long)(3 * BookFigure.LeastSpreadMm * 1000);
+        var own = work.Query(
+            "SELECT figure, COUNT(*) AS n, SUM(um) AS um, SUM(squares) AS squares FROM model_reading WHERE edition_id = $id AND piece <> 0 GROUP BY figure HAVING n >= $enough AND MAX(um) - MIN(um) > $near",
+            row => (Figure: row.Choice<GaugedFigure>("figure"), Pieces: row.Count("n"), Um: row.Number("um"), Squares: row.Number("squares")), ("$id", edition.Id), ("$enough", BookFigure.Enough), ("$near", near)).ToDictionary(f => f.Figure);
+        return edition with
+        {
+            Figures = [.. edition.Figures.Select(f => !own.TryGetValue(f.Figure, out var sums) ? f : f with
+            {
+                Odd = [.. work.Query("SELECT piece, um FROM model_reading WHERE edition_id = $id AND figure = $figure AND piece <> 0 AND ABS(um * $n - $um) >= $near * ($n - 1)",
+                    row => new OddPiece(row.Number("piece"), row.Length("um")), ("$id", edition.Id), ("$figure", f.Figure), ("$n", sums.Pieces), ("$um", sums.Um), ("$near", near))
+                    .Where(p => p.IsOdd(sums.Pieces, sums.Um, sums.Squares)).Take(MostOdd)],
+            })],
+        };
+    }
+
+    /// <summary>What holds the joints of an edition: of each group what most say, with the mean of the sizes those have.</summary>
+    private static List<KnownJoints> JointsOf(ShopWork work, long editionId) =>
+        [.. work.Query(
+            """
+            SELECT joints, fastener, SUM(piece <> 0) AS pieces, ROUND(AVG(across_um)) AS across, ROUND(AVG(slot_um)) AS slot, ROUND(AVG(slot_length_um)) AS length, ROUND(AVG(gap_um)) AS gap, MIN(no_arrow) AS arrow
+            FROM model_joint WHERE edition_id = $id GROUP BY joints, fastener ORDER BY pieces DESC, fastener
+            """,
+            row => (Group: row.Choice<JointGroup>("joints"), Pieces: row.Count("pieces"), Look: new JointLook(row.Choice<Fastener>("fastener"))
+            {
+                Across = row.Maybe("across", Columns.Length),
+                Slot = row.Maybe("slot", Columns.Length),
+                SlotLength = row.Maybe("length", Columns.Length),
+                Gap = row.Maybe("gap", Columns.Length),
+                NoArrow = row.Yes("arrow"),
+            }),
+            ("$id", editionId)).GroupBy(j => j.Group).OrderBy(g => g.Key)
+            .Select(g => new KnownJoints(g.Key, g.First().Look, g.First().Pieces, [.. g.Skip(1).Where(o => o.Pieces > 0).Select(o => (o.Look.Fastener, o.Pieces))]))];
 
     private static long EditionNamed(ShopWork work, string model, string name)
     {
@@ -328,11 +403,19 @@ public static class ModelBook
     private static void Put(ShopWork work, long edition, ModelFact fact, long piece, string value) =>
         work.Execute("INSERT INTO model_fact (edition_id, fact, piece, value) VALUES ($edition, $fact, $piece, $value)", ("$edition", edition), ("$fact", fact), ("$piece", piece), ("$value", value));
 
+    private static void Put(ShopWork work, long edition, JointGroup group, long piece, JointLook look) =>
+        work.Execute(
+            """
+            INSERT OR REPLACE INTO model_joint (edition_id, joints, piece, fastener, across_um, slot_um, slot_length_um, gap_um, no_arrow)
+            VALUES ($edition, $joints, $piece, $fastener, $across, $slot, $length, $gap, $arrow)
+            """,
+            ("$edition", edition), ("$joints", group), ("$piece", piece), ("$fastener", look.Fastener), ("$across", look.Across), ("$slot", look.Slot), ("$length", look.SlotLength), ("$gap", look.Gap), ("$arrow", look.NoArrow));
+
     /// <summary>Moves what one watch says, or all, from an edition to another.</summary>
     private static void Move(ShopWork work, long from, long to, long? watch)
     {
         var which = watch is null ? "" : " AND piece = $piece";
-        foreach (var (table, columns) in ((string, string)[])[("model_reading", "figure, piece, pieces, um, squares, how, by, at"), ("model_fact", "fact, piece, value")])
+        foreach (var (table, columns) in ((string, string)[])[("model_reading", "figure, piece, pieces, um, squares, how, by, at"), ("model_fact", "fact, piece, value"), ("model_joint", "joints, piece, fastener, across_um, slot_um, slot_length_um, gap_um, no_arrow")])
         {
             work.Execute($"INSERT OR IGNORE INTO {table} (edition_id, {columns}) SELECT $to, {columns} FROM {table} WHERE edition_id = $from{which}", ("$from", from), ("$to", to), ("$piece", watch ?? -1));
             work.Execute($"DELETE FROM {table} WHERE edition_id = $from{which}", ("$from", from), ("$piece", watch ?? -1));

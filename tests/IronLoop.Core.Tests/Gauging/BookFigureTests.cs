@@ -38,7 +38,8 @@ public class BookFigureTests
     [Fact]
     public void A_piece_is_odd_against_the_others_from_three_on()
     {
-        static IReadOnlyList<OddPiece> Among(params decimal[] mm) => OddPiece.Among([.. mm.Select((v, i) => new OddPiece(i + 1, Mm(v)))]);
+        static IReadOnlyList<OddPiece> Among(params decimal[] mm) =>
+            [.. mm.Select((v, i) => new OddPiece(i + 1, Mm(v))).Where(p => p.IsOdd(mm.Length, mm.Sum(v => Mm(v).Micrometres), mm.Sum(v => (decimal)Mm(v).Micrometres * Mm(v).Micrometres)))];
         Among(20, 21).ShouldBeEmpty();
         Among(20, 20, 20.1m).ShouldBeEmpty();
         Among(20, 20.02m, 19.98m, 21).Select(o => o.WatchId).ShouldBe([4]);

@@ -31,7 +31,7 @@ internal static class DemoModels
         foreach (var id in Storage.Jobs.Each(work).Select(j => j.Id).ToList())
         {
             var job = TheJob.Read(work, id);
-            ModelBook.Learn(work, id, job.Figures, job.Job.TakenInBy, job.Job.TakenInAt);
+            ModelBook.Learn(work, job, job.Job.TakenInBy, job.Job.TakenInAt);
         }
     }
 
@@ -41,5 +41,5 @@ internal static class DemoModels
 
     private static EditionSheet Edition(string name, int pieces, decimal spread, (GaugedFigure Figure, decimal Mm)[] figures, (ModelFact Fact, string Value)[] facts, HowHad how = HowHad.Read) => new(0, name,
         [.. figures.Select(f => new SheetFigure(f.Figure, new BookFigure(Length.FromMillimetres(f.Mm), spread, pieces, how), "", []))],
-        [.. facts.Select(f => new KnownFact(f.Fact, f.Value, 1, []))]);
+        [.. facts.Select(f => new KnownFact(f.Fact, f.Value, 1, []))], []);
 }

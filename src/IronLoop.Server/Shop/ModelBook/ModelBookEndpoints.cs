@@ -29,7 +29,7 @@ internal static class ModelBookEndpoints
             using var work = shop.Look();
             return ModelWire.Of(work, Book.Sheet(work, id) ?? throw Missing(id));
         }).WithName("model").WithSummary("A model looked at whole: editions, figures, what is odd, jobs.").ProducesProblem(StatusCodes.Status404NotFound);
-        models.MapPatch("/{id:long}", Change).WithName("changeModel").WithSummary("Another name, or another note.").ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
+        models.MapPatch("/{id:long}", Change).WithName("changeModel").WithSummary("Another name, another note, or what is known of a last link that looks fixed.").ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
         models.MapPost("/{id:long}/merged", Merge).WithName("mergeModel").WithSummary("Puts a model’s editions under another; jobs keep what they were worked with.").ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
         models.MapPost("/split", Split).WithName("splitModel").WithSummary("Puts some watches into an edition of their own, or a whole edition into a model of its own.").ProducesValidationProblem();
         models.MapGet("/file", (OpenShop shop, string? words = null) =>
@@ -60,6 +60,13 @@ internal static class ModelBookEndpoints
             throw Missing(id);
         if (!Book.Change(work, id, name, note))
             refusals.Add("$.name", $"name is “{name}”; another model is called so. Merge the two, or give another name.");
+        if (change.Freed is { } freed)
+        {
+            if (Book.ModelOf(work, freed.Edition) != id)
+                refusals.Add("$.freed.edition", $"edition is {freed.Edition}; allowed is one of this model.");
+            else
+                Book.SayOfFreed(work, freed.Edition, freed.Side, freed.Is);
+        }
         refusals.ThrowIfAny();
         work.Commit();
         return ModelWire.Of(work, Book.Sheet(work, id)!);

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text.Json.Serialization;
+using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Gauging;
 using IronLoop.Core.Joints;
@@ -86,10 +87,15 @@ internal sealed record FileEdition(string? Name = null, FileHead? Head = null, F
             Fact(ModelFact.Twelve, Row($"{path}.band.rows.twelve", band.Rows?.Twelve));
             Fact(ModelFact.Six, Row($"{path}.band.rows.six", band.Rows?.Six));
             Fact(ModelFact.HalfPitch, Mm($"{path}.band.halfPitchMm", band.HalfPitchMm, FitRanges.Pitch));
-            Fact(ModelFact.Fastener, band.Joints?.FirstOrDefault(j => j.Group == "links")?.Fastener.ToString());
-            foreach (var (joint, i) in (band.Joints ?? []).Select((j, i) => (j, i)).Where(j => j.j.Group != "links"))
-                refusals.Add($"{path}.band.joints[{i}].group", $"group is “{joint.Group}”; allowed is links.");
+            Fact(ModelFact.Fastener, band.Joints?.FirstOrDefault(j => j.Group == JointGroup.Links)?.Fastener.ToString());
+            Fact(ModelFact.FreedTwelve, band.FreedTwelve?.ToString());
+            Fact(ModelFact.FreedSix, band.FreedSix?.ToString());
+            Fact(ModelFact.Tools, band.Tools?.ToString());
+            Fact(ModelFact.StrapLengths, Strap($"{path}.band.strapLengths", band.StrapLengths));
         }
+        var joints = (Band?.Joints ?? []).Select((j, i) => j.Read(refusals, $"{path}.band.joints[{i}]")).ToList();
+        foreach (var twice in joints.GroupBy(j => j.Group).Where(g => g.Count() > 1))
+            refusals.Add($"{path}.band.joints", $"{twice.Key} stands here {twice.Count()} times; allowed is once.");
         if (Clasp is { } clasp)
         {
             Fact(ModelFact.ClaspName, refusals.Text($"{path}.clasp.name", clasp.Name, 60, required: false));
@@ -104,7 +110,7 @@ internal sealed record FileEdition(string? Name = null, FileHead? Head = null, F
         var figures = (Figures ?? []).Select((f, i) => f.Read(refusals, $"{path}.figures[{i}]")).OfType<SheetFigure>().ToList();
         foreach (var twice in figures.GroupBy(f => f.Figure).Where(g => g.Count() > 1))
             refusals.Add($"{path}.figures", $"{FigureKind.For(twice.Key).Name} stands here {twice.Count()} times; allowed is once.");
-        return new EditionSheet(0, name, figures, facts);
+        return new EditionSheet(0, name, figures, facts, joints);
 
         string? Row(string at, string? row)
         {
@@ -112,6 +118,13 @@ internal sealed record FileEdition(string? Name = null, FileHead? Head = null, F
             if (words.Length > 0 && !LinkRowText.TryParse(words, new NamedPitches(FitRanges.Pitch.Lowest, FitRanges.Pitch.Lowest), out _, out var why))
                 refusals.Add(at, why);
             return words;
+        }
+        string? Strap(string at, string? lengths)
+        {
+            var halves = (lengths ?? "").Split('/');
+            if (lengths is { Length: > 0 } && (halves.Length != 2 || halves.Any(h => !decimal.TryParse(h, NumberStyles.Number, CultureInfo.InvariantCulture, out var mm) || mm is < 20 or > 250)))
+                refusals.Add(at, $"strapLengths is “{lengths}”; allowed is the 12 side and the 6 side in millimetres, 20 to 250 each, such as 75/115.");
+            return lengths;
         }
         string? Mm(string at, decimal? mm, AllowedLength allowed)
         {
@@ -139,14 +152,60 @@ internal sealed record FileHead(Attachment? Attachment = null, CaseShape? CaseSh
 /// <param name="Six">The links of the 6 side.</param>
 internal sealed record FileRows(string? Twelve = null, string? Six = null);
 
-/// <param name="Group">Which joints: <c>links</c>.</param>
-/// <param name="Fastener">What joins them.</param>
-internal sealed record FileJoint(string Group, Fastener Fastener);
-
-internal sealed record FileBand(FileRows? Rows = null, IReadOnlyList<FileJoint>? Joints = null, decimal? HalfPitchMm = null)
+/// <param name="Group">Which joints: between the links, the last link to the clasp on either side, at the lugs.</param>
+/// <param name="Fastener">What holds them.</param>
+/// <param name="AcrossMm">Diameter of its pin or bar, 0.2 to 5.</param>
+/// <param name="SlotMm">Width of its screw's slot, 0.2 to 5.</param>
+/// <param name="SlotLengthMm">Length of its screw's slot, 0.2 to 5.</param>
+/// <param name="GapMm">Gap that a fork goes into, 0.2 to 5.</param>
+/// <param name="NoArrow">Whether nothing shows the way in.</param>
+internal sealed record FileJoint(JointGroup Group, Fastener Fastener, decimal? AcrossMm = null, decimal? SlotMm = null, decimal? SlotLengthMm = null, decimal? GapMm = null, bool NoArrow = false)
 {
-    public static FileBand? Of(EditionSheet sheet) => sheet.Bracelet is not { } bracelet ? null
-        : new FileBand(new FileRows(bracelet.Twelve, bracelet.Six), bracelet.Fastener is { } fastener ? [new FileJoint("links", fastener)] : [], bracelet.HalfPitch?.Millimetres);
+    public static FileJoint Of(KnownJoints known) => new(
+        known.Group, known.Look.Fastener, known.Look.Across?.Millimetres, known.Look.Slot?.Millimetres, known.Look.SlotLength?.Millimetres, known.Look.Gap?.Millimetres, known.Look.NoArrow);
+
+    public KnownJoints Read(Refusals refusals, string path)
+    {
+        if (Fastener == Fastener.NotLookedAt)
+            refusals.Add($"{path}.fastener", "fastener is notLookedAt; leave the joint out.");
+        Length? Mm(string field, decimal? mm)
+        {
+            if (mm is not { } given)
+                return null;
+            if (given is < -1000 or > 1000 || !BenchSetup.Allowed.Holds(Length.FromMillimetres(Math.Round(given, 3))))
+            {
+                refusals.Add($"{path}.{field}", string.Create(CultureInfo.InvariantCulture, $"{given} mm; allowed is {BenchSetup.Allowed}."));
+                return null;
+            }
+            return Length.FromMillimetres(Math.Round(given, 3));
+        }
+        return new KnownJoints(
+            Group, new JointLook(Fastener) { Across = Mm("acrossMm", AcrossMm), Slot = Mm("slotMm", SlotMm), SlotLength = Mm("slotLengthMm", SlotLengthMm), Gap = Mm("gapMm", GapMm), NoArrow = NoArrow }, 0, []);
+    }
+}
+
+/// <param name="FreedTwelve">Whether the last link of the 12 side comes free at the clasp: tried, hearsay, triedFixed or saidFixed.</param>
+/// <param name="FreedSix">The same of the 6 side.</param>
+/// <param name="Tools">The tools its pins were worked with.</param>
+/// <param name="StrapLengths">The strap that fits, 12 side and 6 side in millimetres, such as <c>75/115</c>.</param>
+internal sealed record FileBand(
+    FileRows? Rows = null, IReadOnlyList<FileJoint>? Joints = null, decimal? HalfPitchMm = null, FreedLink? FreedTwelve = null, FreedLink? FreedSix = null, ToolFamily? Tools = null, string? StrapLengths = null)
+{
+    public static FileBand? Of(EditionSheet sheet)
+    {
+        var bracelet = sheet.Bracelet;
+        // A bracelet's own sheet tells what joins its links where nobody looked closer.
+        IReadOnlyList<FileJoint> joints = [.. sheet.Joints.Select(FileJoint.Of)];
+        if (bracelet?.Fastener is { } fastener && joints.All(j => j.Group != JointGroup.Links))
+            joints = [new FileJoint(JointGroup.Links, fastener), .. joints];
+        var band = new FileBand(
+            bracelet is null ? null : new FileRows(bracelet.Twelve, bracelet.Six), joints.Count > 0 ? joints : null, bracelet?.HalfPitch?.Millimetres, Maybe<FreedLink>(sheet, ModelFact.FreedTwelve),
+            Maybe<FreedLink>(sheet, ModelFact.FreedSix), Maybe<ToolFamily>(sheet, ModelFact.Tools), sheet[ModelFact.StrapLengths]);
+        return band == new FileBand() ? null : band;
+    }
+
+    private static T? Maybe<T>(EditionSheet sheet, ModelFact fact)
+        where T : struct, Enum => Enum.TryParse<T>(sheet[fact], out var value) ? value : null;
 }
 
 internal sealed record FileClasp(string? Name = null, decimal? TwelveMm = null, decimal? SixMm = null, Side? MicroSide = null, int? Positions = null, decimal? StepMm = null)

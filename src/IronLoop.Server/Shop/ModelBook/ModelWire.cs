@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Gauging;
 using IronLoop.Core.Measuring;
@@ -33,6 +34,29 @@ internal sealed record SheetFigureWire(GaugedFigure Figure, string Name, string 
 /// <param name="Others">What others say, with how many.</param>
 internal sealed record SheetFactWire(ModelFact Fact, string Value, int Pieces, IReadOnlyList<string> Others);
 
+/// <summary>What holds a group of joints.</summary>
+/// <param name="Where">Which joints, in words.</param>
+/// <param name="Held">What holds them, in words.</param>
+/// <param name="Size">Its sizes and its way in, in words; empty where nobody gauged them.</param>
+/// <param name="Others">What others are held by, with how many.</param>
+internal sealed record SheetJointsWire(JointGroup Group, string Where, string Held, string Size, int Pieces, IReadOnlyList<string> Others)
+{
+    public static SheetJointsWire Of(KnownJoints known) => new(
+        known.Group, known.Where, JointWords.Name(known.Look.Fastener), known.Sizes, known.Pieces, [.. known.Others.Select(o => $"{JointWords.Name(o.Fastener)} ({o.Pieces})")]);
+}
+
+/// <summary>What is known of a last link that looks fixed.</summary>
+/// <param name="Says">The same in words, with how it is known.</param>
+internal sealed record SheetFreedWire(Side Side, FreedLink Is, int Pieces, string Says);
+
+/// <summary>What was noted at the bench on a watch of this model.</summary>
+/// <param name="PhotoId">A photo taken with it; null where there is none.</param>
+internal sealed record ModelNoteWire(long JobId, string Step, string Text, string By, long? PhotoId);
+
+/// <summary>An article that jobs of this model took from stock.</summary>
+/// <param name="Pieces">How many, over all of them.</param>
+internal sealed record ModelPartWire(string Article, string Name, int Pieces);
+
 /// <param name="PitchMm">From pivot to pivot.</param>
 /// <param name="Removable">Whether it comes out.</param>
 internal sealed record ModelLinkWire(Length PitchMm, bool Removable);
@@ -40,7 +64,7 @@ internal sealed record ModelLinkWire(Length PitchMm, bool Removable);
 /// <param name="Twelve">The links of the 12 side as they lie, from the case to the clasp; empty where they are not known.</param>
 /// <param name="ClaspMm">The clasp, pivot to pivot; null where it is not known.</param>
 internal sealed record EditionWire(
-    long Id, string Name, int Pieces, IReadOnlyList<SheetFigureWire> Figures, IReadOnlyList<SheetFactWire> Facts,
+    long Id, string Name, int Pieces, IReadOnlyList<SheetFigureWire> Figures, IReadOnlyList<SheetFactWire> Facts, IReadOnlyList<SheetJointsWire> Joints, IReadOnlyList<SheetFreedWire> Freed,
     IReadOnlyList<ModelLinkWire> Twelve, IReadOnlyList<ModelLinkWire> Six, Length? ClaspMm)
 {
     public static IReadOnlyList<ModelLinkWire> Links(EditionSheet edition, Func<Bracelet, IReadOnlyList<Link>> side)
@@ -55,9 +79,10 @@ internal sealed record ModelJobWire(long JobId, string Client, Request Request, 
 /// <summary>A model looked at whole.</summary>
 /// <param name="RightFirst">Its share right at the first try-on, in words; null where none was tried on.</param>
 /// <param name="UsualMinutes">Minutes at the bench of the middle one of its jobs; null where none was timed.</param>
-internal sealed record ModelWire(long Id, string Name, string Note, IReadOnlyList<EditionWire> Editions, IReadOnlyList<ModelJobWire> Jobs, string? RightFirst, int? UsualMinutes)
+internal sealed record ModelWire(long Id, string Name, string Note, IReadOnlyList<EditionWire> Editions, IReadOnlyList<ModelJobWire> Jobs, string? RightFirst, int? UsualMinutes, IReadOnlyList<ModelNoteWire> Notes, IReadOnlyList<ModelPartWire> Parts)
 {
     private const int MostJobs = 200;
+    private const int MostNotes = 20;
 
     public static ModelWire Of(ShopWork work, ModelSheet sheet)
     {
@@ -69,16 +94,26 @@ internal sealed record ModelWire(long Id, string Name, string Note, IReadOnlyLis
                 [.. e.Figures.Select(f => new SheetFigureWire(
                     f.Figure, FigureKind.For(f.Figure).Name, f.Known.Mean.ToHundredths(), f.Known.Pieces > 1 ? $"± {f.Known.SpreadMm.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture)} mm" : null,
                     f.Known.Pieces, f.Known.How, f.LastBy, [.. f.Odd.Select(o => new OddPieceWire(o.WatchId, Storage.ModelBook.JobOfWatch(work, o.WatchId), o.Reading.ToHundredths()))]))],
-                [.. e.Facts.Select(f => new SheetFactWire(f.Fact, f.Value, f.Pieces, [.. f.Others.Select(o => $"{o.Value} ({o.Pieces})")]))],
+                [.. e.Facts.Where(f => f.Fact is not (ModelFact.FreedTwelve or ModelFact.FreedSix)).Select(f => new SheetFactWire(f.Fact, f.Value, f.Pieces, [.. f.Others.Select(o => $"{o.Value} ({o.Pieces})")]))],
+                [.. e.Joints.Select(SheetJointsWire.Of)], [.. e.Freed.Select(f => new SheetFreedWire(f.Side, f.Link, f.Pieces, FreedWords.Of(f.Side, f.Link, f.Pieces)))],
                 EditionWire.Links(e, b => b.Twelve), EditionWire.Links(e, b => b.Six), e.Bracelet?.Clasp is { } clasp ? clasp.Twelve + clasp.Six : null))],
             [.. jobs.Select(j => new ModelJobWire(j.JobId, j.Client, j.Request, j.Closed, j.Minutes, j.RightFirst))],
             tried.Count == 0 ? null : $"{tried.Count(j => j.RightFirst == true)} of {tried.Count} right at the first try-on",
-            minutes.Count == 0 ? null : minutes[minutes.Count / 2]);
+            minutes.Count == 0 ? null : minutes[minutes.Count / 2],
+            [.. Storage.ModelBook.NotesOf(work, sheet.Id, MostNotes).Select(n => new ModelNoteWire(n.JobId, n.Step, n.Text, n.By, n.PhotoId))],
+            [.. Storage.ModelBook.PartsOf(work, sheet.Id, MostNotes).Select(p => new ModelPartWire(p.Article, p.Name, p.Pieces))]);
     }
 }
 
 /// <summary>What is changed of a model; what is left out stays.</summary>
-internal sealed record ModelChangeWire(string? Name = null, string? Note = null);
+/// <param name="Freed">What is known of a side's last link that looks fixed.</param>
+internal sealed record ModelChangeWire(string? Name = null, string? Note = null, FreedChangeWire? Freed = null);
+
+/// <summary>Whether a side's last link comes free at the clasp.</summary>
+/// <param name="Edition">The edition.</param>
+/// <param name="Side">The side.</param>
+/// <param name="Is">How it is, and how that is known; null where nothing is.</param>
+internal sealed record FreedChangeWire(long Edition, Side Side, FreedLink? Is);
 
 /// <param name="Into">The model it goes into.</param>
 internal sealed record MergeWire(long Into);

@@ -71,7 +71,7 @@ internal static partial class BenchEndpoints
         return Kept(work, id);
     }
 
-    private static BenchSheet Found(long id, LookWire seen, OpenShop shop)
+    private static BenchSheet Found(long id, LookWire seen, OpenShop shop, TimeProvider clock)
     {
         var look = seen.Read();
         using var work = shop.Begin();
@@ -82,6 +82,7 @@ internal static partial class BenchEndpoints
         refusals.ThrowIfAny();
         JointLooks.Set(work, id, seen.Group, look);
         BenchChange.Again(work, id);
+        ModelBook.Learn(work, TheJob.Read(work, id), work.By ?? file.Job.TakenInBy, clock.GetUtcNow());
         return Kept(work, id);
     }
 

@@ -37,13 +37,13 @@ internal static class CounterEndpoints
         if (!file.May(JobAct.Agree).Ok && file.Uses.Contains(Station.Size))
         {
             // What has to be sized first is sized at its station.
-            ModelBook.Learn(work, file.Job.Id, file.Figures, work.By ?? file.Job.TakenInBy, clock.GetUtcNow());
+            ModelBook.Learn(work, file, work.By ?? file.Job.TakenInBy, clock.GetUtcNow());
             work.Commit();
             return Results.Created($"/api/jobs/{file.Job.Id}", JobWire.Of(TheJob.Read(work, file.Job.Id), clock.Today()));
         }
         file.May(JobAct.Agree).OrRefuse();
         var at = clock.GetUtcNow();
-        ModelBook.Learn(work, file.Job.Id, file.Figures, work.By ?? file.Job.TakenInBy, at);
+        ModelBook.Learn(work, file, work.By ?? file.Job.TakenInBy, at);
         Agreeing.Store(work, file, Agreeing.WorkOut(file, at), at);
         work.Commit();
         return Results.Created($"/api/jobs/{file.Job.Id}", JobWire.Of(TheJob.Read(work, file.Job.Id), clock.Today()));
@@ -128,6 +128,9 @@ internal static class CounterEndpoints
             refusals.Add(piece is null ? "$.bucklePiece" : "$.toHole", "Sized by the old strap: both its lengths are wanted, lug end to the buckle’s bar and lug end to the worn hole.");
         if (isWhole && heard.Sized == SizedBy.Sent && sent is null)
             refusals.Add("$.sent", "Sized by a measure that was sent: the length of the loop is wanted.");
+        var edition = heard.Edition is { } known ? ModelBook.Edition(work, known) : null;
+        if (heard.Edition is not null && edition is null)
+            refusals.Add("$.edition", $"edition is {heard.Edition}; the model book has none of that number.");
         refusals.ThrowIfAny("The job cannot be taken in like this.");
 
         var at = clock.GetUtcNow();
@@ -141,6 +144,8 @@ internal static class CounterEndpoints
         foreach (var (figure, length) in gauged)
             if (length is { } read)
                 Gaugings.Read(work, id, figure, read, byLine: false, at);
+        if (edition is not null)
+            ModelBook.Take(work, id, edition, TheJob.Read(work, id).Figures, GaugeSheet.KeepsBand(heard.Request));
         if (piece is { } toBuckle && hole is { } toHole)
             Gaugings.Copy(work, id, new CopiedLoop(toBuckle + toHole) { By = LoopBy.OldStrap });
         else if (sent is { } loop)

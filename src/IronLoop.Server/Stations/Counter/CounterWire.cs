@@ -28,10 +28,11 @@ namespace IronLoop.Server.Stations.Counter;
 /// <param name="Sent">The length of a loop that the owner sent, as typed.</param>
 /// <param name="BandId">The band that goes on.</param>
 /// <param name="ClaspId">The clasp or buckle that goes on, by its number in stock.</param>
+/// <param name="Edition">The edition of the model book the watch is of: its figures go where nothing is typed.</param>
 internal sealed record CounterWire(
     Request Request, string? By = null, string? Client = null, string? Watch = null, string? Words = null, DateOnly? Promised = null, bool Wearer = true, OnTheWatch? On = null,
     HeldBy Held = HeldBy.NotLookedAt, string? LugWidth = null, ClaspKind? ClaspKind = null, string? ClaspEnd = null, string? Thickness = null, Fastener? Links = null, HandWorkWire? ByHand = null,
-    SizedBy? Sized = null, string? BucklePiece = null, string? ToHole = null, string? Sent = null, long? BandId = null, long? ClaspId = null);
+    SizedBy? Sized = null, string? BucklePiece = null, string? ToHole = null, string? Sent = null, long? BandId = null, long? ClaspId = null, long? Edition = null);
 
 /// <summary>What a short job is asked.</summary>
 /// <param name="Tells">What of it is told by hand; null where nothing is.</param>

@@ -24,6 +24,6 @@ internal static class GaugeChange
     public static void Learn(ShopWork work, long id, TimeProvider clock)
     {
         var file = TheJob.Read(work, id);
-        ModelBook.Learn(work, id, file.Figures, work.By ?? file.Job.TakenInBy, clock.GetUtcNow());
+        ModelBook.Learn(work, file, work.By ?? file.Job.TakenInBy, clock.GetUtcNow());
     }
 }

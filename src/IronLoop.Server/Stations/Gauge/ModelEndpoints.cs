@@ -1,3 +1,4 @@
+using IronLoop.Core.Fitting;
 using IronLoop.Core.Gauging;
 using IronLoop.Core.Jobs;
 using IronLoop.Core.Models;
@@ -15,23 +16,31 @@ internal sealed record TakeModelWire(long Edition);
 /// <param name="Offered">Figures the book has, and the job not yet.</param>
 /// <param name="Taken">Figures of the job that are the book's until they are read.</param>
 /// <param name="Unconfirmed">Of those, the ones nobody confirmed.</param>
-internal sealed record JobModelWire(long ModelId, string Name, long Edition, string EditionName, int Pieces, IReadOnlyList<string> Offered, IReadOnlyList<string> Taken, IReadOnlyList<string> Unconfirmed, string Note)
+/// <param name="Joints">What holds its joints, group by group, in words.</param>
+/// <param name="Freed">What is known of last links that look fixed.</param>
+internal sealed record JobModelWire(long ModelId, string Name, long Edition, string EditionName, int Pieces, IReadOnlyList<string> Offered, IReadOnlyList<string> Taken, IReadOnlyList<string> Unconfirmed, string Note,
+    IReadOnlyList<string> Joints, IReadOnlyList<SaidOfLinkWire> Freed)
 {
     public static JobModelWire? Of(ShopWork work, JobSnapshot file)
     {
-        if (ModelBook.EditionOfJob(work, file.Job.Id) is not { } id || ModelBook.Edition(work, id) is not { } edition || ModelBook.ModelOf(work, id) is not { } model || ModelBook.Sheet(work, model) is not { } sheet)
+        if (ModelBook.EditionOfJob(work, file.Job.Id) is not { } id || ModelBook.Edition(work, id) is not { } edition || ModelBook.Named(work, id) is not { } model)
             return null;
         var figures = file.Figures;
         var withBand = GaugeSheet.KeepsBand(file.Job.Request);
         string[] Names(Func<GaugedFigure, bool> which) => [.. FigureKind.All.Where(k => which(k.Figure)).Select(k => k.Name)];
         return new JobModelWire(
-            model, sheet.Name, id, edition.Name, edition.Pieces,
+            model.Id, model.Name, id, edition.Name, edition.Pieces,
             Names(f => edition.Figures.Any(e => e.Figure == f) && figures[f] is null && (withBand || FigureKind.For(f).Of == GaugedOf.Watch)),
             Names(f => figures.FromTheBook(f) is not null),
             Names(f => figures.FromTheBook(f) is { Confirmed: false }),
-            sheet.Note);
+            model.Note,
+            withBand ? [.. edition.Joints.Select(j => j.Says)] : [],
+            [.. edition.Freed.Select(f => new SaidOfLinkWire(f.Side, FreedWords.Of(f.Side, f.Link, f.Pieces)))]);
     }
 }
+
+/// <summary>What the model book says of the last link of a side.</summary>
+internal sealed record SaidOfLinkWire(Side Side, string Says);
 
 /// <summary>What a job takes from the model book.</summary>
 internal static class ModelEndpoints

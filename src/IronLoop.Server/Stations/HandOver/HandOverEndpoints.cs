@@ -92,6 +92,7 @@ internal static class HandOverEndpoints
         if (!string.IsNullOrWhiteSpace(counted.Price))
             HandOvers.Price(work, id, cents);
         Closing.Close(work, file, expected, how, now);
+        ModelBook.Learn(work, file, work.By ?? file.Job.TakenInBy, now);
         work.Commit();
         return JobWire.Of(TheJob.Read(work, id), clock.Today());
     }

@@ -79,7 +79,7 @@ internal static class TakeInEndpoints
         var taken = heard.Checked(heard.Promised == file.Job.Promised ? file.Job.Promised : clock.Today(), shop.By);
         Clients.Correct(work, file.Job.Client with { Name = taken.Client, Contact = taken.Contact! });
         Watches.Rename(work, file.Job.WatchId, taken.Watch);
-        ModelBook.Learn(work, id, file.Figures, work.By ?? taken.By, clock.GetUtcNow());
+        ModelBook.Learn(work, file, work.By ?? taken.By, clock.GetUtcNow());
         // What was told by hand was told of what was asked before.
         if (taken.Request != file.Job.Request && file.May(JobAct.TellByHand).Ok)
             HandWorks.Set(work, id, null);
