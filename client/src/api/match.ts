@@ -134,8 +134,8 @@ export function useSpringBars() {
 }
 
 /** Reads a catalogue file; nothing is stored yet. */
-export async function readCatalogue(file: File): Promise<Catalogue> {
-  const response = await send(new Request('/api/catalogue', { method: 'POST', body: file }))
+export async function readCatalogue(file: File, of: string): Promise<Catalogue> {
+  const response = await send(new Request(`/api/catalogue?of=${of}`, { method: 'POST', body: file }))
   const answer: unknown = await response.json()
   if (!response.ok) throw new RefusedError(answer as Problem, response.status)
   return answer as Catalogue

@@ -1489,7 +1489,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Takes it into the stock. */
+        /** Takes it in: bands into the stock, models into the model book. */
         post: operations["importCatalogue"];
         delete?: never;
         options?: never;
@@ -2803,6 +2803,10 @@ export interface components {
             lent: components["schemas"]["LentLineWire"][];
             gone: components["schemas"]["GoneWire"][];
         };
+        BookAnswer: {
+            ask: components["schemas"]["Ask"];
+            says: string;
+        };
         BraceletSheet: {
             twelve: string;
             six: string;
@@ -2880,10 +2884,11 @@ export interface components {
         CatalogueSample: {
             /** Format: int32 */
             line: number;
-            band: components["schemas"]["BandWire"];
+            says: string;
         };
         CatalogueWire: {
             id: string;
+            of: string;
             state: components["schemas"]["ImportState"];
             delimiter: string;
             decimal: string;
@@ -3112,6 +3117,7 @@ export interface components {
             /** Format: double */
             minutes: number;
             whyNot: null | string;
+            book: components["schemas"]["BookAnswer"][];
         };
         CounterOffer: {
             /** Format: int64 */
@@ -9616,7 +9622,9 @@ export interface operations {
     };
     readCatalogue: {
         parameters: {
-            query?: never;
+            query?: {
+                of?: string;
+            };
             header?: {
                 /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
                 "Idempotency-Key"?: string;

@@ -12,8 +12,11 @@ import {
 import { wholeOf } from '../api/refused'
 import RefusedLine from '../controls/RefusedLine.vue'
 import { useActs } from '../controls/acts'
+import { useInAddress } from '../controls/inAddress'
 
 const queries = useQueryClient()
+/** What the file is of: bands for the stock, or a maker's models for the model book. */
+const of = useInAddress<string>('of', 'bands')
 const catalogue = ref<Catalogue | null>(null)
 const trouble = ref<string | null>(null)
 const busy = ref(false)
@@ -34,7 +37,7 @@ async function run(what: () => Promise<Catalogue>) {
 
 async function read(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
-  if (file) await run(() => readCatalogue(file))
+  if (file) await run(() => readCatalogue(file, of.value))
   ;(event.target as HTMLInputElement).value = ''
 }
 
@@ -88,10 +91,17 @@ useActs(() => {
   <div>
     <h1>The catalogue</h1>
     <p class="says">
-      The stock as a CSV file, written and read: comma or semicolon, UTF-8. Known article numbers are brought
-      up to date.
+      A CSV file, comma or semicolon, UTF-8: of bands for the stock, or of a maker’s watch models for the model
+      book. What is known by its article number, or its name, is brought up to date.
     </p>
     <div class="row">
+      <label class="pick"
+        >Of
+        <select v-model="of" name="catalogueOf" :disabled="busy" @change="catalogue = null">
+          <option value="bands">bands</option>
+          <option value="models">watch models</option>
+        </select>
+      </label>
       <label class="pick">
         Choose a CSV file
         <input type="file" name="catalogue" accept=".csv,text/csv" :disabled="busy" @change="read" />
@@ -169,9 +179,7 @@ useActs(() => {
         <h2 v-if="catalogue.samples.length > 0">As they would be stored</h2>
         <ul class="samples">
           <li v-for="s in catalogue.samples" :key="s.line">
-            line <span class="figure">{{ s.line }}</span>: <strong>{{ s.band.name }}</strong>,
-            {{ s.band.article }}, <span class="figure">{{ s.band.widthMm }} mm</span>, {{ s.band.material }},
-            {{ s.band.claspName }}
+            line <span class="figure">{{ s.line }}</span>: {{ s.says }}
           </li>
         </ul>
       </template>
@@ -216,6 +224,7 @@ progress {
   overflow: hidden;
   text-overflow: ellipsis;
 }
+.pick select,
 .columns select {
   min-height: 44px;
   border: 1px solid rgb(var(--v-theme-hairline));

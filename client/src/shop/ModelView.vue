@@ -36,6 +36,8 @@ const facts: Record<string, string> = {
   positions: 'Micro positions',
   step: 'Hole spacing',
   fastener: 'Links joined by',
+  tools: 'Pins worked with',
+  strapLengths: 'Strap that went on, 12 and 6 side',
 }
 const hows = { read: '', said: 'as said', catalogue: 'by a catalogue' } as const
 type Edition = NonNullable<typeof model.value>['editions'][number]
@@ -61,6 +63,17 @@ function told(e: Edition) {
   }
   return `${side('12', e.twelve)}; ${side('6', e.six)}.`
 }
+const freedChoices = [
+  ['', 'nobody knows'],
+  ['tried', 'comes free at the clasp, tried'],
+  ['hearsay', 'comes free at the clasp, as said'],
+  ['triedFixed', 'fixed, tried'],
+  ['saidFixed', 'fixed, as said'],
+] as const
+type Freed = NonNullable<NonNullable<Parameters<typeof change>[0]['freed']>['is']>
+const freedOf = (e: Edition, side: 'twelve' | 'six') => e.freed.find((f) => f.side === side)
+const sayFreed = (edition: number, side: 'twelve' | 'six', is: string) =>
+  act(() => change({ freed: { edition, side, is: is === '' ? null : (is as Freed) } }))
 const spaced = (value: string) =>
   /^[A-Z][a-z]+([A-Z][a-z]+)*$/.test(value) ? value.replace(/(?!^)([A-Z])/g, ' $1').toLowerCase() : value
 const requestOf = (value: string) => requests.find((r) => r.value === value)?.title ?? value
@@ -176,6 +189,37 @@ async function part(edition: number, watches: number[]) {
         />
       </svg>
       <p v-if="e.twelve.length + e.six.length > 0" class="quiet">{{ told(e) }}</p>
+      <table v-if="e.joints.length > 0" aria-label="Joints">
+        <tbody>
+          <tr v-for="j in e.joints" :key="j.group">
+            <th scope="row">{{ j.where }}</th>
+            <td>{{ j.held }}</td>
+            <td class="figure">{{ j.size }}</td>
+            <td class="quiet">
+              <template v-if="j.pieces > 0"
+                ><span class="figure">{{ j.pieces }}</span> {{ j.pieces === 1 ? 'watch' : 'watches' }}</template
+              ><template v-else>by a file</template
+              ><template v-if="j.others.length > 0">; odd: {{ j.others.join(', ') }}</template>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <div v-if="e.twelve.length + e.six.length > 0" class="freed">
+        <template v-for="side in ['twelve', 'six'] as const" :key="side">
+          <label v-if="isFitter && (freedOf(e, side)?.pieces ?? 0) === 0"
+            >Last link of the {{ side === 'twelve' ? '12' : '6' }} side, where it looks fixed
+            <select
+              :value="freedOf(e, side)?.is ?? ''"
+              :name="`freed-${side}-${e.id}`"
+              class="plain-field"
+              @change="sayFreed(e.id, side, ($event.target as HTMLSelectElement).value)"
+            >
+              <option v-for="[value, says] in freedChoices" :key="value" :value="value">{{ says }}</option>
+            </select></label
+          >
+          <p v-else-if="freedOf(e, side)">{{ freedOf(e, side)?.says }}</p>
+        </template>
+      </div>
       <dl v-if="e.facts.length > 0">
         <template v-for="f in e.facts" :key="f.fact">
           <dt>{{ facts[f.fact] ?? f.fact }}</dt>
@@ -192,6 +236,32 @@ async function part(edition: number, watches: number[]) {
         /></label>
         <v-btn type="submit" variant="outlined" :disabled="!names[e.id]">All of it, a model of its own</v-btn>
       </form>
+    </section>
+
+    <section v-if="model.notes.length > 0">
+      <h2>Noted at the bench</h2>
+      <ul>
+        <li v-for="(n, i) in model.notes" :key="i">
+          <a v-if="n.photoId !== null" :href="`/api/photos/${n.photoId}`" target="_blank"
+            ><img :src="`/api/photos/${n.photoId}/thumbnail`" alt="Photo of it" width="88" height="66" loading="lazy"
+          /></a>
+          <span
+            >{{ n.text }} <span class="quiet">{{ n.step }} {{ n.by }},</span>
+            <router-link :to="`/jobs/${n.jobId}/bench`"
+              >tag <span class="figure">{{ n.jobId }}</span></router-link
+            ></span
+          >
+        </li>
+      </ul>
+    </section>
+    <section v-if="model.parts.length > 0">
+      <h2>Parts that went into it</h2>
+      <ul>
+        <li v-for="p in model.parts" :key="p.article">
+          <router-link :to="`/house/parts?words=${encodeURIComponent(p.article)}`">{{ p.article }}</router-link>
+          {{ p.name }}<span class="figure">{{ p.pieces }}</span>
+        </li>
+      </ul>
     </section>
 
     <section v-if="isFitter">
@@ -251,6 +321,20 @@ h2 .quiet {
 }
 .change input {
   width: 100%;
+}
+.freed {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 24px;
+  margin: 6px 0;
+}
+.freed label {
+  display: grid;
+  gap: 2px;
+}
+li img {
+  object-fit: cover;
+  border-radius: 3px;
 }
 .split {
   display: flex;

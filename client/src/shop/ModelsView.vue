@@ -76,6 +76,7 @@ useActs(() => ({
       <v-btn variant="outlined" :disabled="skip + 50 >= data.total" @click="skip += 50">Further</v-btn>
     </p>
     <p class="quiet">
+      <router-link v-if="isFitter" class="plain" to="/house?of=models">A maker’s catalogue…</router-link>
       <a class="plain" href="/api/models/file" download="models.json">All as a file</a>
       <a class="plain" href="/api/models.csv" download>Figures as CSV</a>
     </p>

@@ -45,6 +45,10 @@ public static class ModelBook
         work.Query($"{Listed} WHERE edition.model_id IN (SELECT id FROM model ORDER BY name COLLATE NOCASE LIMIT $most OFFSET $skip) GROUP BY edition.id) AS known ON known.model_id = model.id GROUP BY model.id ORDER BY model.name COLLATE NOCASE",
             OneListed, ("$most", most), ("$skip", skip));
 
+    /// <summary>Every edition by its model's name and its own.</summary>
+    public static IReadOnlyList<(string Model, string Edition)> Names(ShopWork work) =>
+        work.Query("SELECT model.name AS model, edition.name FROM edition JOIN model ON model.id = edition.model_id", row => (row.Text("model"), row.Text("name")));
+
     /// <summary>How many models there are.</summary>
     public static int Count(ShopWork work) => work.Query("SELECT COUNT(*) AS n FROM model", row => row.Count("n"))[0];
 

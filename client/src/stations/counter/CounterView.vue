@@ -3,7 +3,7 @@ import { refDebounced, useLocalStorage, useTitle } from '@vueuse/core'
 import { computed, nextTick, onMounted, reactive, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useCounter, useCounterAnswer, useCounterQuestions, type RequestAsks } from '../../api/counter'
-import { takeModel, useModels } from '../../api/models'
+import { useModels } from '../../api/models'
 import { saidOf, wholeOf } from '../../api/refused'
 import type { Request } from '../../api/shop'
 import ByField from '../../controls/ByField.vue'
@@ -31,6 +31,8 @@ const soughtModel = refDebounced(
   120,
 )
 const { data: models } = useModels(soughtModel, 0, () => soughtModel.value.trim().length > 1, 6)
+/** The model the watch is called after: its figures go where nothing is typed. */
+const model = computed(() => models.value?.models.find((m) => m.name === who.watch && m.figures > 0))
 
 const draft = useDraft(
   'counter',
@@ -73,6 +75,7 @@ const sheet = computed(() =>
       ? { ...answers, [now.value.ask]: typed.value }
       : answers,
     who,
+    model.value?.edition,
   ),
 )
 const settled = refDebounced(sheet, 90)
@@ -82,6 +85,8 @@ const isHeard = computed(
   () => JSON.stringify(settled.value) === JSON.stringify(sheet.value) && !isPlaceholderData.value,
 )
 const refused = computed(() => (request.value ? wholeOf(unheard.value) : null))
+/** What the model book answers to a question, where nothing is typed. */
+const bookOf = (ask: Ask) => (model.value ? answer.value?.book.find((b) => b.ask === ask.ask)?.says : undefined)
 const offers = computed(() => answer.value?.offers ?? [])
 const minutes = computed(() => Math.max(1, Math.round(Number(answer.value?.minutes ?? 0))))
 const isReady = computed(() => request.value !== undefined && answer.value?.whyNot == null && !unheard.value)
@@ -100,7 +105,7 @@ function choicesOf(ask: Ask) {
 function answerTo(ask: Ask) {
   const value = ask.ask === 'request' ? request.value : answers[ask.ask]
   return value === undefined
-    ? ''
+    ? (bookOf(ask) ?? '')
     : (choicesOf(ask)?.find((c) => c.value === value)?.says ?? `${value} ${ask.unit}`)
 }
 
@@ -147,6 +152,7 @@ function press(key: string) {
     if (!ask) return void bench()
     const given = typed.value || answers[ask.ask] || ask.usual
     if (given) take(given)
+    else if (bookOf(ask)) go(at.value + 1)
   } else if (key === 'Backspace') {
     if (typed.value !== '') typed.value = typed.value.slice(0, -1)
     else if (at.value > 0) go(at.value - 1)
@@ -172,14 +178,11 @@ watch([isWaiting, isHeard], () => {
 function bench() {
   if (!chosen.value) return
   if (isWaiting.value || !isHeard.value) return void (goes.value = true)
-  const whole = sheetOf(chosen.value, answers, who)
+  const whole = sheetOf(chosen.value, answers, who, model.value?.edition)
   return act(async () => {
     const job = await takeIn(whole)
     draft.done()
     initials.value = job.takenInBy
-    // What is sized at its station is filled with what the book has; what is on the bench already is as it was approved.
-    const known = models.value?.models.find((m) => m.name === who.watch && m.figures > 0)
-    if (known && !job.planAgreed) await takeModel(job.id, known.edition).catch(() => undefined)
     await router.push(`/jobs/${job.id}/${pathOf[job.planAgreed ? 'bench' : job.next]}`)
   })
 }
@@ -239,7 +242,10 @@ useActs(() => ({
             </span>
             <span v-else class="typing"
               ><span class="figure">{{ typed || answers[ask.ask] || ask.usual || '' }}</span
-              ><span class="cursor" /> <span class="quiet">{{ ask.unit }}</span><span
+              ><span class="cursor" /> <span class="quiet">{{ ask.unit }}</span
+              ><span v-if="!typed && !answers[ask.ask] && bookOf(ask)" class="quiet"
+                >; Enter: {{ bookOf(ask) }}</span
+              ><span
                 v-if="ask.ask === 'from'"
                 class="quiet"
                 >, then + or − for one place looser or tighter</span

@@ -6,6 +6,7 @@ export function sheetOf(
   { request, tells, questions }: RequestAsks,
   answers: Answers,
   who: { client: string; watch: string; words: string; by: string; wearer: boolean },
+  edition: number | null = null,
 ): CounterSheet {
   const of = (isByHand: boolean) => {
     const said = sentOf(questions, answers)
@@ -13,5 +14,5 @@ export function sheetOf(
       questions.filter((q) => q.isByHand === isByHand && q.ask in said).map((q) => [q.ask, said[q.ask]]),
     )
   }
-  return { request, ...who, ...of(false), ...(tells && { byHand: { kind: tells, ...of(true) } }) }
+  return { request, ...who, edition, ...of(false), ...(tells && { byHand: { kind: tells, ...of(true) } }) }
 }

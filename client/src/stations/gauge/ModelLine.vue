@@ -24,6 +24,11 @@ const watches = computed(() => `${props.model.pieces} ${props.model.pieces === 1
       >
       <template v-else-if="model.offered.length > 0">It has {{ model.offered.join(', ') }}.</template>
     </p>
+    <p v-if="model.joints.length > 0" class="joints">
+      Joints: {{ model.joints.join('; ')
+      }}<template v-if="model.unconfirmed.length > 0">. They go with what is confirmed</template>.
+    </p>
+    <p v-for="f in model.freed" :key="f.side">{{ f.says }}</p>
     <p v-if="model.note" class="note">{{ model.note }}</p>
     <div v-if="!disabled" class="acts">
       <v-btn

@@ -11,12 +11,13 @@ namespace IronLoop.Server.Shop.Catalogue;
 /// <summary>A header of the file, and the column it is taken for.</summary>
 internal sealed record ColumnWire(string Header, string? Column);
 
-/// <summary>A row as it would be stored.</summary>
-internal sealed record CatalogueSample(int Line, BandWire Band);
+/// <summary>A row as it would be stored, in a line.</summary>
+internal sealed record CatalogueSample(int Line, string Says);
 
 /// <summary>A catalogue, looked at or on its way in.</summary>
+/// <param name="Of">What it is of: bands, or models.</param>
 internal sealed record CatalogueWire(
-    string Id, ImportState State, string Delimiter, string Decimal, IReadOnlyList<ColumnWire> Columns, IReadOnlyList<string> Missing,
+    string Id, string Of, ImportState State, string Delimiter, string Decimal, IReadOnlyList<ColumnWire> Columns, IReadOnlyList<string> Missing,
     IReadOnlyList<string> Known, IReadOnlyList<CatalogueSample> Samples, int Rows, int BadRows, int Added, int Updated, IReadOnlyList<BadCell> Bad, string Says);
 
 /// <summary>Which column each header is taken for; one left out is not taken.</summary>
@@ -37,7 +38,7 @@ internal static class CatalogueEndpoints
             .Produces<CatalogueWire>().WithMetadata(new RequestSizeLimitAttribute(MostBytes)).ProducesValidationProblem();
         catalogue.MapPut("/{id}/columns", Map).WithName("mapCatalogue").WithSummary("Says which column each header is, and looks it over again.")
             .ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
-        catalogue.MapPost("/{id}/import", Begin).WithMetadata(new OverwritesWhatStands()).WithName("importCatalogue").WithSummary("Takes it into the stock.")
+        catalogue.MapPost("/{id}/import", Begin).WithMetadata(new OverwritesWhatStands()).WithName("importCatalogue").WithSummary("Takes it in: bands into the stock, models into the model book.")
             .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         catalogue.MapGet("/{id}", (string id, CatalogueDesk desk) => desk.Find(id).Wire()).WithName("catalogueProgress").WithSummary("How far an import has come.")
             .ProducesProblem(StatusCodes.Status404NotFound);
@@ -49,14 +50,21 @@ internal static class CatalogueEndpoints
         routes.MapGet("/api/catalogue.csv", Write).WithName("writeCatalogue").WithTags("catalogue").WithSummary("The stock as a catalogue.").ExcludeFromDescription();
     }
 
-    private static async Task<CatalogueWire> Upload(HttpRequest request, OpenShop shop, CatalogueDesk desk)
+    private static async Task<CatalogueWire> Upload(HttpRequest request, OpenShop shop, CatalogueDesk desk, string of = "bands")
     {
+        var refusals = new Refusals();
+        if (CatalogueKind.Named(of) is not { } kind)
+        {
+            refusals.Add("$.of", $"of is “{of}”; allowed is one of {string.Join(", ", CatalogueKind.Words)}.");
+            refusals.ThrowIfAny();
+            throw new InvalidOperationException("A refusal does not go on.");
+        }
         var path = Path.Combine(Path.GetTempPath(), $"iron-loop-catalogue-{Guid.NewGuid():N}.csv");
         try
         {
             await using (var file = new FileStream(path, FileMode.CreateNew, FileAccess.Write, FileShare.None))
                 await request.Body.CopyToAsync(file, request.HttpContext.RequestAborted);
-            return desk.LayDown(CatalogueFile.Open(path)).Look(shop.File);
+            return desk.LayDown(CatalogueFile.Open(path, kind)).Look(shop.File);
         }
         catch
         {
@@ -74,15 +82,15 @@ internal static class CatalogueEndpoints
             var (header, column) = (mapping.Columns[i].Header, mapping.Columns[i].Column);
             if (!import.File.Headers.Contains(header))
                 refusals.Add($"$.columns[{i}].header", $"The file has no column {header}.");
-            if (column is not null && !CatalogueColumns.All.Contains(column))
-                refusals.Add($"$.columns[{i}].column", $"{column} is none of {string.Join(", ", CatalogueColumns.All)}.");
+            if (column is not null && !import.File.Kind.All.Contains(column))
+                refusals.Add($"$.columns[{i}].column", $"{column} is none of {string.Join(", ", import.File.Kind.All)}.");
         }
         refusals.ThrowIfAny("The columns cannot be taken like this.");
         import.Mapping = mapping.Columns.Where(c => c.Column is not null).DistinctBy(c => c.Header).ToDictionary(c => c.Header, c => c.Column!);
         return import.Look(shop.File);
     }
 
-    private static CatalogueWire Begin(string id, BeginImport begin, OpenShop shop, MatchShelf shelf, CatalogueDesk desk, BackgroundWork background)
+    private static CatalogueWire Begin(string id, BeginImport begin, OpenShop shop, MatchShelf shelf, CatalogueDesk desk, BackgroundWork background, TimeProvider clock)
     {
         var import = desk.Find(id);
         if (import.Wire().Missing is { Count: > 0 } missing)
@@ -92,9 +100,9 @@ internal static class CatalogueEndpoints
         background.Begin(ending =>
         {
             using (ending.Register(import.Cancel))
-                import.Run(shop.File, begin.SkipBad);
+                import.Run(shop.File, begin.SkipBad, clock.GetUtcNow());
             // The next question should not have to wait for the shelf.
-            if (!ending.IsCancellationRequested)
+            if (!ending.IsCancellationRequested && import.File.Kind is BandCatalogue)
                 shelf.Now(shop.File);
         });
         return import.Wire();

@@ -9,19 +9,20 @@ namespace IronLoop.Server.Shop.Catalogue;
 /// <summary>A row that cannot be taken.</summary>
 internal sealed record BadCell(int Line, string Column, string Value, string Reason);
 
-/// <summary>A row as read: a band, or what is wrong with it.</summary>
-internal readonly record struct CatalogueRow(int Line, StockBand? Band, IReadOnlyList<BadCell> Bad);
+/// <summary>A row as read: what it holds, or what is wrong with it.</summary>
+internal readonly record struct CatalogueRow(int Line, CatalogueItem? Item, IReadOnlyList<BadCell> Bad);
 
 /// <summary>A catalogue as comma- or semicolon-separated text (RFC 4180), UTF-8 with or without byte order mark.</summary>
 /// <param name="Path">Where it lies.</param>
 /// <param name="Delimiter">Comma or semicolon, detected.</param>
 /// <param name="Decimal">Decimal point or comma, detected.</param>
 /// <param name="Headers">Its first line.</param>
-internal sealed record CatalogueFile(string Path, char Delimiter, char Decimal, IReadOnlyList<string> Headers)
+/// <param name="Kind">What it is of.</param>
+internal sealed record CatalogueFile(string Path, char Delimiter, char Decimal, IReadOnlyList<string> Headers, CatalogueKind Kind)
 {
     /// <summary>Looks at a file's first lines.</summary>
     /// <exception cref="RefusedException">It is no such file.</exception>
-    public static CatalogueFile Open(string path)
+    public static CatalogueFile Open(string path, CatalogueKind kind)
     {
         var start = Start(path);
         using var csv = Reader(path);
@@ -30,7 +31,7 @@ internal sealed record CatalogueFile(string Path, char Delimiter, char Decimal, 
         var cells = start.Split('\n').Skip(1).SelectMany(l => l.Split(csv.Separator)).Select(c => c.Trim(' ', '"', '\r')).ToList();
         static bool Is(string cell, char mark) => cell.Length < 12 && cell.Count(c => c == mark) == 1 && cell.All(c => char.IsAsciiDigit(c) || c == mark);
         var mark = cells.Count(c => Is(c, ',')) > cells.Count(c => Is(c, '.')) ? ',' : '.';
-        return new CatalogueFile(path, csv.Separator, mark, [.. csv.Headers.Select(h => h.Trim())]);
+        return new CatalogueFile(path, csv.Separator, mark, [.. csv.Headers.Select(h => h.Trim())], kind);
     }
 
     /// <summary>The columns as its headers most likely mean them.</summary>
@@ -38,7 +39,7 @@ internal sealed record CatalogueFile(string Path, char Delimiter, char Decimal, 
     {
         var mapping = new Dictionary<string, string>(StringComparer.Ordinal);
         foreach (var header in Headers)
-            if (CatalogueColumns.Guess(header) is { } column && !mapping.ContainsValue(column))
+            if (Kind.Guess(header) is { } column && !mapping.ContainsValue(column))
                 mapping.TryAdd(header, column);
         return mapping;
     }
@@ -62,14 +63,14 @@ internal sealed record CatalogueFile(string Path, char Delimiter, char Decimal, 
     {
         var options = new CsvWriterOptions { Separator = delimiter, WriteByteOrderMark = true, Injection = CsvInjection.Escape };
         await using var csv = CsvWriter.Create(to, options);
-        await csv.WriteRecordAsync([.. CatalogueColumns.All]);
+        await csv.WriteRecordAsync([.. BandCatalogue.Written]);
         foreach (var band in bands)
-            await csv.WriteRecordAsync([.. CatalogueColumns.All.Select(c => CatalogueColumns.Write(band, c))]);
+            await csv.WriteRecordAsync([.. BandCatalogue.Written.Select(c => BandCatalogue.Write(band, c))]);
     }
 
     private static bool LooksLikeFormula(string cell) => cell.Length > 0 && cell[0] is '=' or '+' or '-' or '@' or '\t' or '\r';
 
-    private static CatalogueRow Read(CsvReader csv, Dictionary<string, int> at, int line)
+    private CatalogueRow Read(CsvReader csv, Dictionary<string, int> at, int line)
     {
         string Cell(string column)
         {
@@ -78,7 +79,7 @@ internal sealed record CatalogueFile(string Path, char Delimiter, char Decimal, 
         }
         try
         {
-            return new CatalogueRow(line, CatalogueColumns.Read(Cell), []);
+            return new CatalogueRow(line, Kind.Read(Cell), []);
         }
         catch (RefusedException refused)
         {

@@ -22,7 +22,7 @@ internal enum ImportState
     Refused,
 }
 
-/// <summary>One catalogue on its way into the stock.</summary>
+/// <summary>One catalogue on its way in.</summary>
 internal sealed class CatalogueImport(string id, CatalogueFile file)
 {
     /// <summary>Bad rows shown; more are counted.</summary>
@@ -51,10 +51,10 @@ internal sealed class CatalogueImport(string id, CatalogueFile file)
         lock (_lock)
         {
             return new CatalogueWire(
-                Id, _state, File.Delimiter == ';' ? "semicolon" : "comma", File.Decimal == ',' ? "comma" : "point",
+                Id, File.Kind.Of, _state, File.Delimiter == ';' ? "semicolon" : "comma", File.Decimal == ',' ? "comma" : "point",
                 [.. File.Headers.Select(h => new ColumnWire(h, Mapping.GetValueOrDefault(h)))],
-                [.. CatalogueColumns.Needed.Where(n => !Mapping.Values.Contains(n))],
-                CatalogueColumns.All, samples ?? [], _rows, _badRows, _added, _updated, [.. _bad], _says);
+                [.. File.Kind.Needed.Where(n => !Mapping.Values.Contains(n))],
+                File.Kind.All, samples ?? [], _rows, _badRows, _added, _updated, [.. _bad], _says);
         }
     }
 
@@ -63,37 +63,24 @@ internal sealed class CatalogueImport(string id, CatalogueFile file)
     {
         Begin(ImportState.Waiting);
         using var work = shop.Look();
-        var taken = Bands.Articles(work);
+        var taken = File.Kind.Known(work);
         var samples = new List<CatalogueSample>();
         var seen = new HashSet<string>(StringComparer.Ordinal);
         foreach (var row in File.Rows(Mapping))
         {
-            var band = Count(row, taken, seen);
-            if (band is not null && samples.Count < 5)
-                samples.Add(new CatalogueSample(row.Line, BandWire.Of(band)));
+            if (Count(row, taken, seen) is { } item && samples.Count < 5)
+                samples.Add(new CatalogueSample(row.Line, item.Says));
         }
         return Wire(samples);
     }
 
-    private static void Store(ShopWork work, StockBand band)
-    {
-        try
-        {
-            Bands.AddOrReplace(work, band);
-        }
-        catch (PlanTooLargeException tooLarge)
-        {
-            throw new PlanTooLargeException($"{band.Article}: {tooLarge.Message}", tooLarge);
-        }
-    }
-
-    /// <summary>Takes the rows into the stock, in one piece of work: all of them, or, when bad ones are skipped, all the others.</summary>
-    public void Run(ShopFile shop, bool skipBad)
+    /// <summary>Takes the rows in, in one piece of work: all of them, or, when bad ones are skipped, all the others.</summary>
+    public void Run(ShopFile shop, bool skipBad, DateTimeOffset at)
     {
         try
         {
             using var work = shop.Begin();
-            var taken = Bands.Articles(work);
+            var taken = File.Kind.Known(work);
             var seen = new HashSet<string>(StringComparer.Ordinal);
             foreach (var row in File.Rows(Mapping))
             {
@@ -102,8 +89,8 @@ internal sealed class CatalogueImport(string id, CatalogueFile file)
                     End(ImportState.Refused, "Cancelled; nothing was stored.");
                     return;
                 }
-                if (Count(row, taken, seen) is { } band)
-                    Store(work, band);
+                if (Count(row, taken, seen) is { } item)
+                    File.Kind.Store(work, item, at);
             }
             if (_badRows > 0 && !skipBad)
             {
@@ -111,7 +98,7 @@ internal sealed class CatalogueImport(string id, CatalogueFile file)
                 return;
             }
             work.Commit();
-            End(ImportState.Done, $"{_added} bands are new, {_updated} were known and are as the catalogue has them{(_badRows > 0 ? $"; {_badRows} bad rows were skipped" : "")}.");
+            End(ImportState.Done, $"{_added} {File.Kind.Of} are new, {_updated} were known and are as the catalogue has them{(_badRows > 0 ? $"; {_badRows} bad rows were skipped" : "")}.");
         }
         catch (Exception failed) when (failed is IOException or Microsoft.Data.Sqlite.SqliteException or CsvHelper.CsvFormatException or System.Text.DecoderFallbackException or PlanTooLargeException or StaleException)
         {
@@ -152,19 +139,15 @@ internal sealed class CatalogueImport(string id, CatalogueFile file)
             (_state, _says) = (state, says);
     }
 
-    private StockBand? Count(CatalogueRow row, IReadOnlyDictionary<string, bool> taken, HashSet<string> seen)
+    private CatalogueItem? Count(CatalogueRow row, IReadOnlyDictionary<string, string?> known, HashSet<string> seen)
     {
         lock (_lock)
         {
             _rows++;
             var bad = row.Bad;
-            if (row.Band is { } band)
-            {
-                if (taken.GetValueOrDefault(band.Article))
-                    bad = [new BadCell(row.Line, "article", band.Article, "This article number belongs to an owner’s own band.")];
-                else if (!seen.Add(band.Article))
-                    bad = [new BadCell(row.Line, "article", band.Article, "This article number stands in an earlier line too.")];
-            }
+            var why = (string?)null;
+            if (row.Item is { } item && (known.TryGetValue(item.Key, out why) && why is not null || !seen.Add(item.Key)))
+                bad = [new BadCell(row.Line, File.Kind.KeyColumn, item.Key.Replace('\n', ' ').Trim(), why ?? "It stands in an earlier line too.")];
             if (bad.Count > 0)
             {
                 _badRows++;
@@ -172,11 +155,11 @@ internal sealed class CatalogueImport(string id, CatalogueFile file)
                     _bad.AddRange(bad);
                 return null;
             }
-            if (taken.ContainsKey(row.Band!.Article))
+            if (known.ContainsKey(row.Item!.Key))
                 _updated++;
             else
                 _added++;
-            return row.Band;
+            return row.Item;
         }
     }
 }

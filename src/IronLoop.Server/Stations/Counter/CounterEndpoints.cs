@@ -63,7 +63,7 @@ internal static class CounterEndpoints
         catch (RefusedException refused)
         {
             // In the middle of a figure it is not one yet.
-            return new CounterAnswer([], "", [], [], 0, refused.Errors.Values.SelectMany(e => e).FirstOrDefault() ?? refused.Message);
+            return new CounterAnswer([], "", [], [], 0, refused.Errors.Values.SelectMany(e => e).FirstOrDefault() ?? refused.Message, []);
         }
         var needs = Asking.NeedsOf(file);
         var may = file.May(JobAct.Agree);
@@ -76,8 +76,12 @@ internal static class CounterEndpoints
             offers,
             [.. agreed?.Bench.Left.Select(s => s.Says) ?? []],
             agreed?.Bench.Left.Sum(s => s.Minutes) ?? 0,
-            asksForBands && offers.Count == 0 ? "No band of that width is in stock: put one in stock, or order it." : may.Why ?? agreed!.Bench.Trouble);
+            asksForBands && offers.Count == 0 ? "No band of that width is in stock: put one in stock, or order it." : may.Why ?? agreed!.Bench.Trouble,
+            [.. Known.Where(k => file.Figures.FromTheBook(k.Figure) is not null).Select(k => new BookAnswer(k.Ask, $"{file.Figures[k.Figure]}, {file.Figures.FromTheBook(k.Figure)!.Says}"))]);
     }
+
+    /// <summary>Questions the model book has an answer to.</summary>
+    private static readonly (Ask Ask, GaugedFigure Figure)[] Known = [(Ask.LugWidth, GaugedFigure.LugWidth), (Ask.ClaspEnd, GaugedFigure.ClaspEnd)];
 
     private static List<CounterOffer> Bands(ShopWork work, JobSnapshot file, BandShelf shelf)
     {

@@ -48,5 +48,10 @@ internal sealed record CounterOffer(long Id, string Name, string Article, Verdic
 /// <param name="Offers">Bands or clasps, best first.</param>
 /// <param name="Steps">The steps it comes to.</param>
 /// <param name="WhyNot">Why it cannot go to the bench yet; null when it can.</param>
+/// <param name="Book">What the model book answers where nothing is typed.</param>
 internal sealed record CounterAnswer(
-    IReadOnlyList<string> Missing, string Says, IReadOnlyList<CounterOffer> Offers, IReadOnlyList<string> Steps, double Minutes, string? WhyNot);
+    IReadOnlyList<string> Missing, string Says, IReadOnlyList<CounterOffer> Offers, IReadOnlyList<string> Steps, double Minutes, string? WhyNot, IReadOnlyList<BookAnswer> Book);
+
+/// <summary>What the model book answers where nothing is typed.</summary>
+/// <param name="Says">The figure, with where it is from.</param>
+internal sealed record BookAnswer(Ask Ask, string Says);
