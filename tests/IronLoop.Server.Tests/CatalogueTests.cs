@@ -15,10 +15,10 @@ public sealed class CatalogueTests : IDisposable
     private static string Strap(string article, string width = "20", string name = "Strap", string price = "34,50") =>
         $"{article};{name};twoPiece;leather;looseBar;{width};2,8;{price};3;75;118;58;6,5;7";
 
-    private async Task<JsonNode> Read(string csv, bool bom = false, HttpStatusCode expected = HttpStatusCode.OK)
+    private async Task<JsonNode> Read(string csv, bool bom = false, HttpStatusCode expected = HttpStatusCode.OK, string of = "bands")
     {
         var bytes = new UTF8Encoding(bom).GetPreamble().Concat(Encoding.UTF8.GetBytes(csv)).ToArray();
-        var response = await _shop.Client.PostAsync("/api/catalogue", new ByteArrayContent(bytes));
+        var response = await _shop.Client.PostAsync($"/api/catalogue?of={of}", new ByteArrayContent(bytes));
         var text = await response.Content.ReadAsStringAsync();
         response.StatusCode.ShouldBe(expected, text);
         return JsonNode.Parse(text)!;
@@ -34,6 +34,31 @@ public sealed class CatalogueTests : IDisposable
     }
 
     private async Task<List<JsonNode>> Stock() => [.. (await _shop.Get("/api/bands")).AsArray().Select(b => b!)];
+
+    [Fact]
+    public async Task A_makers_catalogue_of_models_goes_into_the_model_book_beside_what_was_gauged()
+    {
+        var job = (await _shop.Post("/api/jobs", new { client = "Mara Quill", watch = "Skerrow puffin", request = "changeStrap", promised = "2026-11-27", by = "MK" }, HttpStatusCode.Created))["id"]!;
+        await _shop.Post($"/api/jobs/{job}/gauge/readings", new { figure = "lugWidth", typed = "20.2" });
+        const string Rows = "reference;Lug width mm;attachment;edition;lugToLug;positions;strapLengths\nSkerrow puffin;20;springBarBlind;;44,5;3;75/115\nSkerrow auk;18;springBarDrilled;small;40;;\nSkerrow auk;19;springBarDrilled;large;41;;\n";
+        var catalogue = await Read(Rows, of: "models");
+        catalogue["missing"]!.AsArray().Select(m => m!.GetValue<string>()).ShouldBe(["model"]);
+        catalogue = await _shop.Put($"/api/catalogue/{catalogue["id"]}/columns", new { columns = catalogue["columns"]!.AsArray().Select(c => new { header = c!["header"]!.GetValue<string>(), column = c["header"]!.GetValue<string>() == "reference" ? "model" : (string?)c["column"] }) });
+        (catalogue["added"]!.GetValue<int>(), catalogue["updated"]!.GetValue<int>(), catalogue["badRows"]!.GetValue<int>()).ShouldBe((2, 1, 0));
+        catalogue["samples"]![0]!["says"]!.GetValue<string>().ShouldBe("Skerrow puffin: lug width 20 mm, lug-to-lug 44.5 mm");
+        (await _shop.Get("/api/models"))["total"]!.GetValue<int>().ShouldBe(1, "a look stores nothing");
+        (await Import(catalogue, skipBad: false))["says"]!.GetValue<string>().ShouldBe("2 models are new, 1 were known and are as the catalogue has them.");
+
+        var puffin = await _shop.Get($"/api/models/{(await _shop.Get("/api/models?words=puffin"))["models"]![0]!["id"]}");
+        var figures = puffin["editions"]![0]!["figures"]!.AsArray();
+        figures.Select(f => $"{f!["name"]} {f["text"]} {f["pieces"]} {f["how"]}").ShouldBe(["lug width 20.1 mm 2 read", "lug-to-lug 44.5 mm 1 catalogue"]);
+        (await _shop.Get("/api/models?words=auk"))["models"]![0]!["editions"]!.GetValue<int>().ShouldBe(2);
+
+        var bad = await Read("model;lugWidth;attachment;positions;strapLengths\nSkerrow auk;90;nails;0;75\n;20;;;\n", of: "models");
+        bad["badRows"]!.GetValue<int>().ShouldBe(2);
+        bad["bad"]!.AsArray().Select(b => $"{b!["line"]} {b["column"]}").ShouldBe(["2 attachment", "2 positions", "2 strapLengths", "2 lugWidth", "3 model"], ignoreOrder: true);
+        await Read(Rows, of: "moons", expected: HttpStatusCode.BadRequest);
+    }
 
     [Fact]
     public async Task A_catalogue_is_looked_over_taken_in_and_brought_up_to_date_without_doubles()
@@ -122,7 +147,7 @@ public sealed class CatalogueTests : IDisposable
         written.ShouldContain("'=2+5");
         var again = await Read(written);
         again["badRows"]!.GetValue<int>().ShouldBe(0);
-        again["samples"]![0]!["band"]!["name"]!.GetValue<string>().ShouldBe("=2+5");
+        again["samples"]![0]!["says"]!.GetValue<string>().ShouldStartWith("=2+5, A1");
 
         // Every kind of band of the demo goes out and comes back.
         var all = await Read(await demo.Client.GetStringAsync("/api/catalogue.csv"));

@@ -43,12 +43,7 @@ public sealed class ModelBookTests : IDisposable
     [Fact]
     public async Task The_second_owner_of_a_model_costs_one_confirmation()
     {
-        var first = await TakeIn("Ostwick gannet", "takeLinksOut", "A Brask");
-        await _shop.Patch($"/api/jobs/{first}/gauge", new { attachment = "springBarDrilled", wear = "regular" });
-        foreach (var (figure, typed) in ((string, string)[])[("lugWidth", "20"), ("lugToLug", "47"), ("barToBar", "43"), ("barRise", "3"), ("bandWidth", "20"), ("bandThickness", "3.4"), ("linkPitch", "8.4")])
-            await Read(first, figure, typed);
-        await _shop.Patch($"/api/jobs/{first}/gauge/bracelet", new { twelve = "1 fixed of 8.4; 7 of 8.4", six = "1 fixed of 8.4; 7 of 8.4", claspTwelve = "18", claspSix = "17", positions = 4, step = "2.4" });
-
+        var (first, _) = await GaugedBracelet("A Brask");
         var second = await TakeIn("Ostwick gannet", "takeLinksOut", "B Brask");
         var edition = (await _shop.Get("/api/models?words=ganet"))["models"]![0]!["edition"]!.GetValue<long>();
         var sheet = await _shop.Put($"/api/jobs/{second}/gauge/model", new { edition });
@@ -76,6 +71,55 @@ public sealed class ModelBookTests : IDisposable
         sheet = await _shop.Send(HttpMethod.Delete, $"/api/jobs/{second}/gauge/model", null);
         Line(sheet, "lugToLug")["value"].ShouldBeNull();
         Line(sheet, "lugWidth")["value"]!["mm"]!.GetValue<decimal>().ShouldBe(21.4m);
+    }
+
+    [Fact]
+    public async Task What_was_found_at_the_joints_of_one_holds_for_the_next_once_it_is_confirmed()
+    {
+        var (first, edition) = await GaugedBracelet("A Brask");
+        await _shop.Put($"/api/jobs/{first}/bench/joints", new { group = "links", fastener = "pinWithTube", across = "1.2" });
+        await _shop.Put($"/api/jobs/{first}/bench/joints", new { group = "claspSix", fastener = "springBar" });
+        var joints = (await Model("gannet"))["editions"]![0]!["joints"]!.AsArray();
+        joints.Select(j => $"{j!["where"]}: {j["held"]}, {j["size"]}, {j["pieces"]}").ShouldBe(
+            ["between the links: plain pins, each in a tube, 1.2 mm across, in by the arrow, 1", "6 side to the clasp: spring bars, , 1"]);
+
+        var second = await TakeIn("Ostwick gannet", "takeLinksOut", "B Brask");
+        var taken = await _shop.Put($"/api/jobs/{second}/gauge/model", new { edition });
+        taken["model"]!["joints"]!.AsArray().Count.ShouldBe(2);
+        await _shop.Patch($"/api/jobs/{second}/gauge", new { wear = "regular" });
+        await Read(second, "wrist", "172");
+        await _shop.Put($"/api/jobs/{second}/gauge/model/confirmed", new { });
+        await _shop.Post($"/api/jobs/{second}/size/agree", null);
+        var links = (await _shop.Get($"/api/jobs/{second}/bench"))["joints"]!.AsArray().Single(j => j!["group"]!.GetValue<string>() == "links")!;
+        (links["fastener"]!.GetValue<string>(), links["across"]!.GetValue<string>()).ShouldBe(("pinWithTube", "1.2 mm"));
+
+        // What the house heard of a link that looks fixed is told to whoever gauges the next; hearsay is called so.
+        await _shop.Patch($"/api/models/{taken["model"]!["modelId"]}", new { freed = new { edition, side = "twelve", @is = "hearsay" } });
+        (await _shop.Get($"/api/jobs/{second}/gauge"))["model"]!["freed"]![0]!["says"]!.GetValue<string>().ShouldBe("The last link of the 12 side is said to come free at the clasp; nobody here tried.");
+        (await _shop.Patch($"/api/models/{taken["model"]!["modelId"]}", new { freed = new { edition = 4711, side = "twelve", @is = "tried" } }, HttpStatusCode.BadRequest))["errors"]!.AsObject().Single().Key.ShouldBe("$.freed.edition");
+    }
+
+    /// <summary>A job whose bracelet is gauged whole, and the edition it made.</summary>
+    private async Task<(long Job, long Edition)> GaugedBracelet(string client)
+    {
+        var job = await TakeIn("Ostwick gannet", "takeLinksOut", client);
+        await _shop.Patch($"/api/jobs/{job}/gauge", new { attachment = "springBarDrilled", wear = "regular" });
+        foreach (var (figure, typed) in ((string, string)[])[("lugWidth", "20"), ("lugToLug", "47"), ("barToBar", "43"), ("barRise", "3"), ("bandWidth", "20"), ("bandThickness", "3.4"), ("linkPitch", "8.4")])
+            await Read(job, figure, typed);
+        await _shop.Patch($"/api/jobs/{job}/gauge/bracelet", new { twelve = "1 fixed of 8.4; 7 of 8.4", six = "1 fixed of 8.4; 7 of 8.4", claspTwelve = "18", claspSix = "17", positions = 4, step = "2.4" });
+        return (job, (await _shop.Get("/api/models?words=gannet"))["models"]![0]!["edition"]!.GetValue<long>());
+    }
+
+    [Fact]
+    public async Task The_counter_goes_by_the_book_where_nothing_is_typed()
+    {
+        await Read(await TakeIn("Ostwick gannet", client: "A Brask"), "lugWidth", "20");
+        var edition = (await _shop.Get("/api/models?words=gannet"))["models"]![0]!["edition"]!.GetValue<long>();
+        var heard = new { request = "changeStrap", watch = "Ostwick gannet", by = "MK", on = "soft", held = "looseBars", edition };
+        var answer = await _shop.Post("/api/counter/answer", heard);
+        answer["book"]!.AsArray().Single()!["says"]!.GetValue<string>().ShouldBe("20 mm, from the model book, 1 watch");
+        answer["missing"]!.AsArray().Select(m => m!.GetValue<string>()).ShouldNotContain(m => m.Contains("lug width", StringComparison.OrdinalIgnoreCase));
+        (await _shop.Post("/api/counter/answer", new { heard.request, heard.watch, heard.by, edition = 4711 }))["whyNot"]!.GetValue<string>().ShouldContain("the model book has none of that number");
     }
 
     [Fact]
@@ -120,7 +164,7 @@ public sealed class ModelBookTests : IDisposable
             """
             {"format":"iron-loop-models","version":1,"models":[{"name":"Skerrow puffin","note":"short pins","editions":[{
               "head":{"attachment":"springBarBlind","caseShape":"round"},
-              "band":{"rows":{"twelve":"1 fixed of 8; 6 of 8","six":"1 fixed of 8; 6 of 8"},"joints":[{"group":"links","fastener":"splitPin"}]},
+              "band":{"rows":{"twelve":"1 fixed of 8; 6 of 8","six":"1 fixed of 8; 6 of 8"},"joints":[{"group":"links","fastener":"splitPin","acrossMm":1.1},{"group":"claspSix","fastener":"screw","slotMm":0.4}],"freedSix":"saidFixed","strapLengths":"75/115"},
               "clasp":{"name":"fold-over","twelveMm":17,"sixMm":16,"microSide":"twelve","positions":3,"stepMm":2},
               "figures":[{"figure":"lugWidth","meanMm":20.02,"spreadMm":0.08,"pieces":7,"how":"read"},{"figure":"linkPitch","meanMm":8}]}]}]}
             """;
@@ -135,7 +179,7 @@ public sealed class ModelBookTests : IDisposable
 
         foreach (var (was, instead, path) in ((string, string, string)[])
             [("20.02", "200", "$.models[0].editions[0].figures[0].meanMm"), ("\"pieces\":7", "\"pieces\":0", "$.models[0].editions[0].figures[0].pieces"), ("\"linkPitch\"", "\"wrist\"", "$.models[0].editions[0].figures[1].figure"),
-                ("iron-loop-models", "models", "$.format"), ("Skerrow puffin", "", "$.models[0].name"), ("1 fixed of 8; 6 of 8\",\"six", "some\",\"six", "$.models[0].editions[0].band.rows.twelve"), ("\"positions\":3", "\"positions\":0", "$.models[0].editions[0].clasp.positions")])
+                ("iron-loop-models", "models", "$.format"), ("Skerrow puffin", "", "$.models[0].name"), ("1 fixed of 8; 6 of 8\",\"six", "some\",\"six", "$.models[0].editions[0].band.rows.twelve"), ("\"acrossMm\":1.1", "\"acrossMm\":11", "$.models[0].editions[0].band.joints[0].acrossMm"), ("claspSix", "links", "$.models[0].editions[0].band.joints"), ("75/115", "75", "$.models[0].editions[0].band.strapLengths"), ("\"positions\":3", "\"positions\":0", "$.models[0].editions[0].clasp.positions")])
             (await _shop.Post("/api/models/file", File.Replace(was, instead, StringComparison.Ordinal), HttpStatusCode.BadRequest))["errors"]!.AsObject().Select(e => e.Key).ShouldContain(path);
         (await _shop.Get("/api/models/file")).ToJsonString().ShouldBe(out1, "nothing of what was refused is stored");
     }
