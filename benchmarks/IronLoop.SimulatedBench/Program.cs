@@ -2,7 +2,8 @@ using System.Globalization;
 using IronLoop.SimulatedBench;
 
 // Usage: IronLoop.SimulatedBench [customers [seed]], or: IronLoop.SimulatedBench readings [bracelets [seed]],
-// or: IronLoop.SimulatedBench holes [wrists [seed]], or: IronLoop.SimulatedBench month [months [seed]]
+// or: IronLoop.SimulatedBench holes [wrists [seed]], or: IronLoop.SimulatedBench month [months [seed]],
+// or: IronLoop.SimulatedBench book [owners [seed]]
 // The same customers and the same judgement for all ways; shares are of those whom any arrangement could serve.
 CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
 if (args is ["readings", ..])
@@ -23,6 +24,13 @@ if (args is ["month", ..])
 {
     Month.Run(
         args.Length > 1 ? int.Parse(args[1], NumberStyles.None, CultureInfo.InvariantCulture) : 20,
+        args.Length > 2 ? int.Parse(args[2], NumberStyles.None, CultureInfo.InvariantCulture) : 1);
+    return;
+}
+if (args is ["book", ..])
+{
+    SecondOwner.Run(
+        args.Length > 1 ? int.Parse(args[1], NumberStyles.None, CultureInfo.InvariantCulture) : 10_000,
         args.Length > 2 ? int.Parse(args[2], NumberStyles.None, CultureInfo.InvariantCulture) : 1);
     return;
 }

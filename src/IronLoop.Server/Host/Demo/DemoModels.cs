@@ -1,4 +1,5 @@
 using System.Globalization;
+using IronLoop.Core.Bench;
 using IronLoop.Core.Fitting;
 using IronLoop.Core.Gauging;
 using IronLoop.Core.Joints;
@@ -20,7 +21,16 @@ internal static class DemoModels
                 [(GaugedFigure.LugWidth, 20), (GaugedFigure.LugToLug, 47.6m), (GaugedFigure.BarToBar, 43.8m), (GaugedFigure.BarRise, 3.1m), (GaugedFigure.CaseHeight, 12.4m), (GaugedFigure.BarGap, 2.2m), (GaugedFigure.LugHole, 1.2m),
                     (GaugedFigure.BandWidth, 20), (GaugedFigure.BandThickness, 3.4m), (GaugedFigure.ClaspEnd, 18), (GaugedFigure.LinkPitch, 8.4m)],
                 [(ModelFact.Attachment, nameof(Attachment.SpringBarDrilled)), (ModelFact.CaseShape, nameof(CaseShape.Round)), (ModelFact.Twelve, "1 fixed of 8.4; 7 of 8.4"), (ModelFact.Six, "1 fixed of 8.4; 6 of 8.4"),
-                    (ModelFact.ClaspName, "fold-over"), (ModelFact.ClaspTwelve, "18"), (ModelFact.ClaspSix, "17"), (ModelFact.MicroSide, nameof(Side.Twelve)), (ModelFact.Positions, "4"), (ModelFact.Step, "2.4"), (ModelFact.Fastener, nameof(Fastener.SplitPin))])));
+                    (ModelFact.ClaspName, "fold-over"), (ModelFact.ClaspTwelve, "18"), (ModelFact.ClaspSix, "17"), (ModelFact.MicroSide, nameof(Side.Twelve)), (ModelFact.Positions, "4"), (ModelFact.Step, "2.4"), (ModelFact.Fastener, nameof(Fastener.SplitPin)),
+                    (ModelFact.FreedSix, nameof(FreedLink.Tried)), (ModelFact.FreedTwelve, nameof(FreedLink.SaidFixed)), (ModelFact.Tools, nameof(ToolFamily.BlockAndHammer)), (ModelFact.StrapLengths, "75/115")]) with
+            {
+                Joints =
+                [
+                    new KnownJoints(JointGroup.Links, new JointLook(Fastener.SplitPin) { Across = Length.FromMillimetres(1.1m) }, 0, []),
+                    new KnownJoints(JointGroup.ClaspTwelve, new JointLook(Fastener.SpringBar) { Across = Length.FromMillimetres(1.5m) }, 0, []),
+                    new KnownJoints(JointGroup.ClaspSix, new JointLook(Fastener.SplitPin) { Across = Length.FromMillimetres(1.1m), NoArrow = true }, 0, []),
+                ],
+            }));
         TakeIn(work, at, Model("Pellmarsh tideway", "",
             Edition("first", 4, 0.1m, [(GaugedFigure.LugWidth, 20), (GaugedFigure.LugToLug, 46.2m), (GaugedFigure.BarToBar, 42.4m), (GaugedFigure.BarRise, 2.7m)], [(ModelFact.Attachment, nameof(Attachment.SpringBarBlind))]),
             Edition("wide lugs", 2, 0.05m, [(GaugedFigure.LugWidth, 21), (GaugedFigure.LugToLug, 48.1m)], [(ModelFact.Attachment, nameof(Attachment.SpringBarDrilled))])));
