@@ -91,8 +91,8 @@ useActs(() => {
   <div>
     <h1>The catalogue</h1>
     <p class="says">
-      A CSV file, comma or semicolon, UTF-8: of bands for the stock, or of a maker’s watch models for the model
-      book. What is known by its article number, or its name, is brought up to date.
+      A CSV file, comma or semicolon, UTF-8: of bands for the stock, or of a maker’s watch models for the
+      model book. What is known by its article number, or its name, is brought up to date.
     </p>
     <div class="row">
       <label class="pick"
@@ -106,9 +106,12 @@ useActs(() => {
         Choose a CSV file
         <input type="file" name="catalogue" accept=".csv,text/csv" :disabled="busy" @change="read" />
       </label>
-      <a class="write" href="/api/catalogue.csv" download>Write the stock, with commas</a>
-      <a class="write" href="/api/catalogue.csv?delimiter=semicolon" download>with semicolons</a>
-      <router-link class="write" to="/bands/new">Put one band in stock</router-link>
+      <template v-if="of === 'bands'">
+        <a class="write" href="/api/catalogue.csv" download>Write the stock, with commas</a>
+        <a class="write" href="/api/catalogue.csv?delimiter=semicolon" download>with semicolons</a>
+        <router-link class="write" to="/bands/new">Put one band in stock</router-link>
+      </template>
+      <router-link v-else class="write" to="/house/models">Model book</router-link>
     </div>
     <p v-if="busy && !catalogue" class="quiet">Reading…</p>
     <RefusedLine :of="trouble" />

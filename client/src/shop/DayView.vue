@@ -121,7 +121,7 @@ const copy = (r: Ring) => act(() => navigator.clipboard.writeText(r.message))
         <li v-for="r in day.rings" :key="`${r.jobId} ${r.why}`" :data-ring="r.jobId">
           <span class="what">
             <router-link :to="`/jobs/${r.jobId}/hand-over`">{{ r.client }}</router-link>
-            <span class="quiet">{{ `, ${r.contact || "no number is known"}` }}</span>
+            <span class="quiet">{{ `, ${r.contact || 'no number is known'}` }}</span>
             <br />{{ r.says }} {{ r.watch
             }}<span v-if="r.tried" class="quiet">; not reached {{ r.tried }}</span>
           </span>

@@ -194,10 +194,11 @@ async function part(edition: number, watches: number[]) {
           <tr v-for="j in e.joints" :key="j.group">
             <th scope="row">{{ j.where }}</th>
             <td>{{ j.held }}</td>
-            <td class="figure">{{ j.size }}</td>
+            <td>{{ j.size }}</td>
             <td class="quiet">
               <template v-if="j.pieces > 0"
-                ><span class="figure">{{ j.pieces }}</span> {{ j.pieces === 1 ? 'watch' : 'watches' }}</template
+                ><span class="figure">{{ j.pieces }}</span>
+                {{ j.pieces === 1 ? 'watch' : 'watches' }}</template
               ><template v-else>by a file</template
               ><template v-if="j.others.length > 0">; odd: {{ j.others.join(', ') }}</template>
             </td>
@@ -243,7 +244,12 @@ async function part(edition: number, watches: number[]) {
       <ul>
         <li v-for="(n, i) in model.notes" :key="i">
           <a v-if="n.photoId !== null" :href="`/api/photos/${n.photoId}`" target="_blank"
-            ><img :src="`/api/photos/${n.photoId}/thumbnail`" alt="Photo of it" width="88" height="66" loading="lazy"
+            ><img
+              :src="`/api/photos/${n.photoId}/thumbnail`"
+              alt="Photo of it"
+              width="88"
+              height="66"
+              loading="lazy"
           /></a>
           <span
             >{{ n.text }} <span class="quiet">{{ n.step }} {{ n.by }},</span>
@@ -258,7 +264,9 @@ async function part(edition: number, watches: number[]) {
       <h2>Parts that went into it</h2>
       <ul>
         <li v-for="p in model.parts" :key="p.article">
-          <router-link :to="`/house/parts?words=${encodeURIComponent(p.article)}`">{{ p.article }}</router-link>
+          <router-link :to="`/house/parts?words=${encodeURIComponent(p.article)}`">{{
+            p.article
+          }}</router-link>
           {{ p.name }}<span class="figure">{{ p.pieces }}</span>
         </li>
       </ul>
@@ -353,6 +361,9 @@ td {
   font-weight: 400;
   padding: 3px 16px 3px 0;
   border-top: 1px solid rgb(var(--v-theme-hairline));
+}
+td {
+  overflow-wrap: normal;
 }
 th::first-letter {
   text-transform: uppercase;

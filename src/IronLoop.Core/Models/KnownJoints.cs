@@ -27,7 +27,7 @@ public sealed record KnownJoints(JointGroup Group, JointLook Look, int Pieces, I
     ]).Where(w => w is not null));
 
     /// <summary>What they are held by, with the sizes.</summary>
-    public string Says => $"{Where} {JointWords.Name(Look.Fastener)}{(Sizes.Length > 0 ? $" ({Sizes})" : "")}";
+    public string Says => $"{Where}: {JointWords.Name(Look.Fastener)}{(Sizes.Length > 0 ? $" ({Sizes})" : "")}";
 }
 
 /// <summary>Whether a side's last link, that looks fixed, comes free at the clasp.</summary>

@@ -86,7 +86,8 @@ const isHeard = computed(
 )
 const refused = computed(() => (request.value ? wholeOf(unheard.value) : null))
 /** What the model book answers to a question, where nothing is typed. */
-const bookOf = (ask: Ask) => (model.value ? answer.value?.book.find((b) => b.ask === ask.ask)?.says : undefined)
+const bookOf = (ask: Ask) =>
+  model.value ? answer.value?.book.find((b) => b.ask === ask.ask)?.says : undefined
 const offers = computed(() => answer.value?.offers ?? [])
 const minutes = computed(() => Math.max(1, Math.round(Number(answer.value?.minutes ?? 0))))
 const isReady = computed(() => request.value !== undefined && answer.value?.whyNot == null && !unheard.value)
@@ -242,12 +243,11 @@ useActs(() => ({
             </span>
             <span v-else class="typing"
               ><span class="figure">{{ typed || answers[ask.ask] || ask.usual || '' }}</span
-              ><span class="cursor" /> <span class="quiet">{{ ask.unit }}</span
-              ><span v-if="!typed && !answers[ask.ask] && bookOf(ask)" class="quiet"
-                >; Enter: {{ bookOf(ask) }}</span
-              ><span
-                v-if="ask.ask === 'from'"
+              ><span class="cursor" /> <span class="quiet">{{ ask.unit }}</span><span
+                v-if="!typed && !answers[ask.ask] && bookOf(ask)"
                 class="quiet"
+                >; Enter: {{ bookOf(ask) }}</span
+              ><span v-if="ask.ask === 'from'" class="quiet"
                 >, then + or − for one place looser or tighter</span
               ></span
             >
