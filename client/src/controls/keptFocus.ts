@@ -38,7 +38,16 @@ export function useKeptFocus() {
       isUsable ? 0 : isGone ? 60 : 700,
     )
   }
-  const watched = new MutationObserver(look)
+  // A browser minds autofocus once a page; what is shown later is minded here, unless somebody types elsewhere.
+  function given(added: Node) {
+    if (!(added instanceof HTMLElement) || document.activeElement?.matches('input, textarea, select')) return
+    const field = added.matches('[autofocus]') ? added : added.querySelector<HTMLElement>('[autofocus]')
+    field?.focus()
+  }
+  const watched = new MutationObserver((changes) => {
+    for (const change of changes) change.addedNodes.forEach(given)
+    look()
+  })
   watched.observe(document.body, { childList: true, subtree: true, attributeFilter: ['disabled'] })
   onScopeDispose(() => {
     watched.disconnect()
