@@ -11,6 +11,8 @@ import FigureLines from '../FigureLines.vue'
 import { useInAddress } from '../../controls/inAddress'
 import WristPart from './WristPart.vue'
 import { attachments, caseShapes } from './choices'
+import { wholeOf } from '../../api/refused'
+import RefusedLine from '../../controls/RefusedLine.vue'
 import { useActing } from '../../controls/acting'
 import { useActs } from '../../controls/acts'
 import { useSaving } from '../../controls/saving'
@@ -21,7 +23,7 @@ const gauge = useGauge(id)
 const sheet = computed(() => gauge.sheet.data.value)
 const saving = useSaving()
 const { refused } = saving
-const { busy: confirming, act } = useActing(200)
+const { busy: confirming, error: unconfirmed, act } = useActing(200)
 const disabled = computed(() => !job.value.may.gauge.ok)
 
 const parts = computed(() =>
@@ -132,6 +134,7 @@ function choose(field: 'attachment' | 'caseShape' | 'family', value: string) {
       :gauge="gauge"
       :disabled="disabled"
     />
+    <RefusedLine :of="wholeOf(unconfirmed)" />
     <ByHandPart v-if="sheet.byHand && part === 'watch'" :asks="sheet.byHand" />
     <div v-if="part === 'watch'" class="choices">
       <v-select
