@@ -147,36 +147,73 @@ public sealed class Keeping
         return [.. cuts];
     }
 
-    /// <summary>The most minutes of the work that can be done in time.</summary>
-    private int Most(IReadOnlyList<DayJob> jobs, int reserve, int ofTheReserve)
+    /// <summary>Time that is all the same to the work: within it nothing may begin or is due, and the same hands are there throughout.</summary>
+    /// <param name="From">Its first minute.</param>
+    /// <param name="To">Its last.</param>
+    /// <param name="Minutes">How many are worked between them.</param>
+    /// <param name="Working">How many are there of those who are alike.</param>
+    /// <param name="Day">Whose day's reserve it counts with, from 0.</param>
+    /// <param name="Times">How many days alike it stands for, where a reserve is kept.</param>
+    private readonly record struct Stretch(int From, int To, int Minutes, int[] Working, int Day, int Times);
+
+    /// <summary>
+    /// Pieces with the same hands and no beginning or due between them count as one, as long as all of them: what is done in the whole without
+    /// anybody in two places can be cut to the pieces. With a reserve only days that are worked alike are put together, for their shares are alike too.
+    /// </summary>
+    private List<Stretch> Alike(IReadOnlyList<DayJob> jobs, bool byDay)
     {
-        var cuts = Cuts(jobs, reserve > 0);
-        var stretches = new List<(int From, int To, int[] Working)>();
+        var pieces = new List<(int Between, int Day, int From, int To, int[] Working)>();
+        var marks = new SortedSet<int>(jobs.SelectMany(j => new[] { j.NotBefore, j.Due }).Where(m => m > _now && m < End));
+        var cuts = Cuts(jobs, byDay);
+        var between = 0;
         for (var i = 0; i + 1 < cuts.Count; i++)
         {
+            if (marks.Contains(cuts[i]))
+                between++;
             var working = new int[_alike.Count];
             for (var g = 0; g < working.Length; g++)
                 working[g] = _alike[g].Each.Count(h => Works(h, cuts[i]));
             if (working.Any(w => w > 0))
-                stretches.Add((cuts[i], cuts[i + 1], working));
+                pieces.Add((between, cuts[i] / MinutesADay, cuts[i], cuts[i + 1], working));
         }
+        static string Hands(int[] working) => string.Join(',', working);
+        static string Worked(IEnumerable<(int Between, int Day, int From, int To, int[] Working)> day) =>
+            string.Join(' ', day.GroupBy(p => Hands(p.Working)).Select(g => $"{g.Key}:{g.Sum(p => p.To - p.From)}").Order(StringComparer.Ordinal));
+        if (!byDay)
+            return [.. pieces.GroupBy(p => (p.Between, Hands(p.Working))).Select(g => Together(g, 0, 1))];
+        // A day that a beginning or a due cuts stands alone.
+        var groups = pieces.GroupBy(p => p.Day).GroupBy(d => d.Select(p => p.Between).Distinct().Count() == 1 ? $"{d.First().Between} {Worked(d)}" : $"day {d.Key}");
+        return [.. groups.SelectMany((days, number) => days.SelectMany(d => d).GroupBy(p => (p.Between, Hands(p.Working))).Select(g => Together(g, number, days.Count())))];
+
+        static Stretch Together(IEnumerable<(int Between, int Day, int From, int To, int[] Working)> alike, int day, int times)
+        {
+            List<(int Between, int Day, int From, int To, int[] Working)> all = [.. alike];
+            return new Stretch(all[0].From, all[^1].To, all.Sum(p => p.To - p.From), all[0].Working, day, times);
+        }
+    }
+
+    /// <summary>The most minutes of the work that can be done in time.</summary>
+    private int Most(IReadOnlyList<DayJob> jobs, int reserve, int ofTheReserve)
+    {
+        var stretches = Alike(jobs, reserve > 0);
         // Nodes: source, sink, pool of the reserve, jobs, stretches by those who are alike, days.
         const int Source = 0, Sink = 1, Pool = 2;
-        var days = reserve > 0 ? stretches.Select(s => s.From / MinutesADay).Distinct().ToList() : [];
+        var days = stretches.Count == 0 ? 0 : stretches.Max(s => s.Day) + 1;
         var stretchAt = 3 + jobs.Count;
         var dayAt = stretchAt + stretches.Count * _alike.Count;
-        var between = dayAt + days.Count;
+        var between = dayAt + days;
         var can = jobs.Select(j => Enumerable.Range(0, _alike.Count).Where(g => (j.Of is null || _alike[g].Only == j.Of) && !j.Needs.Overlaps(_alike[g].Not)).ToArray()).ToArray();
         var extra = jobs.Select((j, i) => can[i].Length > 1 ? stretches.Count : 0).Sum();
         var flow = new Flow(between + extra);
         for (var s = 0; s < stretches.Count; s++)
             for (var g = 0; g < _alike.Count; g++)
                 if (stretches[s].Working[g] > 0)
-                    flow.Way(stretchAt + s * _alike.Count + g, reserve > 0 ? dayAt + days.IndexOf(stretches[s].From / MinutesADay) : Sink, (stretches[s].To - stretches[s].From) * stretches[s].Working[g]);
-        for (var d = 0; d < days.Count; d++)
+                    flow.Way(stretchAt + s * _alike.Count + g, reserve > 0 ? dayAt + stretches[s].Day : Sink, stretches[s].Minutes * stretches[s].Working[g]);
+        for (var d = 0; reserve > 0 && d < days; d++)
         {
-            var minutes = stretches.Where(s => s.From / MinutesADay == days[d]).Sum(s => (s.To - s.From) * s.Working.Sum());
-            var through = (int)((long)minutes * (100 - reserve) / 100);
+            var (minutes, times) = (stretches.Where(s => s.Day == d).Sum(s => s.Minutes * s.Working.Sum()), stretches.First(s => s.Day == d).Times);
+            // Rounded for each day of those that are alike.
+            var through = (int)((long)minutes / times * (100 - reserve) / 100) * times;
             flow.Way(dayAt + d, Sink, through);
             if (ofTheReserve > 0)
                 flow.Way(dayAt + d, Pool, minutes - through);
@@ -191,7 +228,7 @@ public sealed class Keeping
                 var stretch = stretches[s];
                 if (stretch.From < job.NotBefore || stretch.To > job.Due)
                     continue;
-                var length = stretch.To - stretch.From;
+                var length = stretch.Minutes;
                 var groups = can[i].Where(g => stretch.Working[g] > 0).ToArray();
                 if (groups.Length == 1)
                 {

@@ -157,6 +157,23 @@ public class KeepingTests
     }
 
     [Fact]
+    public void Days_alike_are_counted_together_but_each_keeps_its_own_share()
+    {
+        // Five days of two halves, one of them short; 384 of 480 minutes go through, of the short one 80 of 100.
+        DayHand[] hands = [Hand("a", [.. Enumerable.Range(0, 5).SelectMany(d => d == 2 ? [(d * MinutesADay + 540, d * MinutesADay + 640)] : new[] { (d * MinutesADay + 540, d * MinutesADay + 780), (d * MinutesADay + 840, d * MinutesADay + 1080) })])];
+        var keeping = new Keeping(0, hands);
+        keeping.Earliest([], Job("one", 384, 0), 20).ShouldBe(840 + 144);
+        keeping.Earliest([], Job("one", 385, 0), 20).ShouldBe(MinutesADay + 541);
+        keeping.Earliest([], Job("one", 768 + 80, 0), 20).ShouldBe(2 * MinutesADay + 620);
+        keeping.Earliest([], Job("one", 768 + 81, 0), 20).ShouldBe(3 * MinutesADay + 541);
+        keeping.Earliest([], Job("one", 4 * 384 + 80, 0), 20).ShouldBe(4 * MinutesADay + 840 + 144);
+        keeping.Earliest([], Job("one", 4 * 384 + 81, 0), 20).ShouldBeNull();
+        // What begins or is due in a day parts it from those that are like it, and takes no other's share.
+        keeping.Earliest([Job("other", 60, MinutesADay + 700)], Job("one", 385, 0), 20).ShouldBe(MinutesADay + 541);
+        keeping.Earliest([Job("other", 60, MinutesADay + 600, MinutesADay + 540)], Job("one", 385, 0), 20).ShouldBe(MinutesADay + 601);
+    }
+
+    [Fact]
     public void Pieces_are_not_short_lie_within_hours_and_never_in_two_hands_at_a_time()
     {
         var random = new Random(11);
