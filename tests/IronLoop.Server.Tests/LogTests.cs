@@ -101,7 +101,12 @@ public sealed class LogTests : IDisposable
         weeks.Sum(w => w!["closed"]!.GetValue<int>()).ShouldBe(35, "two of the demo’s log lie further back");
         weeks.Sum(w => w!["triedOn"]!.GetValue<int>()).ShouldBe(19, "the others were straps, a mesh, a pull-through band, and one whose wearer was not here");
         weeks.Sum(w => w!["rightFirst"]!.GetValue<int>()).ShouldBe(17, "at two the try-on changed the plan");
-        figures["minutes"]!.AsArray().Select(m => (m!["request"]!.GetValue<string>(), m["jobs"]!.GetValue<int>())).ShouldBe([("takeLinksOut", 13), ("changeStrap", 12), ("somethingElse", 4), ("putLinksIn", 2), ("refit", 1)]);
+        figures["minutes"]!.AsArray().GroupBy(m => m!["request"]!.GetValue<string>(), (request, of) => (request, of.Sum(m => m!["jobs"]!.GetValue<int>()))).OrderByDescending(m => m.Item2)
+            .ShouldBe([("takeLinksOut", 13), ("changeStrap", 12), ("somethingElse", 4), ("putLinksIn", 2), ("refit", 1)]);
+        figures["minutes"]!.AsArray().Where(m => m!["joined"]!.GetValue<string>() == "split pins").Sum(m => m!["jobs"]!.GetValue<int>()).ShouldBeGreaterThan(0, "times are told apart by what joins the links");
+        figures["minutes"]!.AsArray().ShouldContain(m => m!["expected"] != null && m["expected"]!.GetValue<double>() > 0);
+        figures["promises"]!["of"]!.GetValue<int>().ShouldBe(35);
+        figures["promises"]!["kept"]!.GetValue<int>().ShouldBeInRange(1, 35);
         figures["widths"]!.AsArray()[0]!["widthMm"]!.GetValue<decimal>().ShouldBe(20);
         await _shop.Send(HttpMethod.Get, "/api/log/figures?weeks=0", null, HttpStatusCode.BadRequest);
     }

@@ -285,7 +285,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Jobs a week, right the first time, minutes by kind of job, widths. */
+        /** Jobs a week, right the first time, promises kept, minutes expected and taken by kind of job, widths. */
         get: operations["logFigures"];
         put?: never;
         post?: never;
@@ -3981,7 +3981,7 @@ export interface components {
             wristMm: null | number;
         };
         /** @enum {unknown} */
-        Limit: "softFits" | "softShows" | "softSqueeze" | "rubberSqueeze" | "softTrim" | "metalFits" | "metalPlay" | "metalReading" | "metalFile" | "endRoom" | "curvedBar" | "usualBar" | "tubeRoom" | "tipRoom" | "barShorter" | "barLonger" | "slotPress" | "wristOverHeight" | "flatSided" | "pinPlay" | "pinShorter" | "claspSoftFits" | "claspSoftShows" | "claspSoftSqueeze" | "claspMetalFits" | "claspMetalPlay" | "claspMetalReading" | "tubeFits" | "tubePlay" | "buttonsLeast" | "buttonsMost" | "hotDay" | "coldDay" | "leadDays" | "barGapFrom" | "barGapTo" | "lowBarGapFrom" | "lowBarGapTo" | "lugHoleFrom" | "lugHoleTo" | "softBoreFrom" | "softBoreTo" | "endBoreFrom" | "endBoreTo" | "claspBoreFrom" | "claspBoreTo" | "textileLayerFrom" | "textileLayerTo" | "leatherLayerFrom" | "leatherLayerTo" | "softEndFrom" | "softEndTo" | "metalEndFrom" | "metalEndTo" | "slotEndFrom" | "slotEndTo" | "microHalfFrom" | "microHalfTo" | "otherHalfFrom" | "otherHalfTo" | "wingHalfFrom" | "wingHalfTo" | "microStepFrom" | "microStepTo" | "microFewest" | "microMost";
+        Limit: "softFits" | "softShows" | "softSqueeze" | "rubberSqueeze" | "softTrim" | "metalFits" | "metalPlay" | "metalReading" | "metalFile" | "endRoom" | "curvedBar" | "usualBar" | "tubeRoom" | "tipRoom" | "barShorter" | "barLonger" | "slotPress" | "wristOverHeight" | "flatSided" | "pinPlay" | "pinShorter" | "claspSoftFits" | "claspSoftShows" | "claspSoftSqueeze" | "claspMetalFits" | "claspMetalPlay" | "claspMetalReading" | "tubeFits" | "tubePlay" | "buttonsLeast" | "buttonsMost" | "hotDay" | "coldDay" | "leadDays" | "dayReserve" | "barGapFrom" | "barGapTo" | "lowBarGapFrom" | "lowBarGapTo" | "lugHoleFrom" | "lugHoleTo" | "softBoreFrom" | "softBoreTo" | "endBoreFrom" | "endBoreTo" | "claspBoreFrom" | "claspBoreTo" | "textileLayerFrom" | "textileLayerTo" | "leatherLayerFrom" | "leatherLayerTo" | "softEndFrom" | "softEndTo" | "metalEndFrom" | "metalEndTo" | "slotEndFrom" | "slotEndTo" | "microHalfFrom" | "microHalfTo" | "otherHalfFrom" | "otherHalfTo" | "wingHalfFrom" | "wingHalfTo" | "microStepFrom" | "microStepTo" | "microFewest" | "microMost";
         LimitWire: {
             limit: components["schemas"]["Limit"];
             rule: string;
@@ -4037,18 +4037,30 @@ export interface components {
             weeks: components["schemas"]["LogWeekWire"][];
             minutes: components["schemas"]["LogMinutesWire"][];
             widths: components["schemas"]["LogWidthWire"][];
+            promises: components["schemas"]["LogPromisesWire"];
         };
         LogMinutesWire: {
             request: components["schemas"]["Request"];
+            joined: string;
             /** Format: int32 */
             jobs: number;
             /** Format: double */
             minutes: number;
+            /** Format: double */
+            expected: null | number;
         };
         LogPageWire: {
             visits: components["schemas"]["VisitWire"][];
             /** Format: int64 */
             next: null | number;
+        };
+        LogPromisesWire: {
+            /** Format: int32 */
+            kept: number;
+            /** Format: int32 */
+            of: number;
+            /** Format: double */
+            daysLate: number;
         };
         LogWeekWire: {
             /** Format: date */

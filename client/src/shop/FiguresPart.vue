@@ -30,9 +30,9 @@ const share = computed(() =>
 )
 const minutes = computed(() =>
   (figures.value?.minutes ?? []).map((m) => ({
-    name: requests.find((r) => r.value === m.request)?.title ?? m.request,
+    name: `${requests.find((r) => r.value === m.request)?.title ?? m.request}${m.joined ? `, ${m.joined}` : ''}`,
     value: m.minutes,
-    says: `${m.minutes.toFixed(0)} min, ${m.jobs} ${m.jobs === 1 ? 'job' : 'jobs'}`,
+    says: `${m.minutes.toFixed(0)} min${m.expected === null ? '' : `, ${m.expected.toFixed(0)} expected`}, ${m.jobs} ${m.jobs === 1 ? 'job' : 'jobs'}`,
   })),
 )
 const widths = computed(() =>
@@ -79,9 +79,22 @@ const widths = computed(() =>
       />
     </section>
     <section>
+      <h2>Promises kept</h2>
+      <p v-if="figures && figures.promises.of > 0" class="quiet">
+        <span class="figure">{{ figures.promises.kept }} of {{ figures.promises.of }}</span
+        >, {{ Math.round((100 * figures.promises.kept) / figures.promises.of) }} %, were done at the bench by the
+        promised day<template v-if="figures.promises.kept < figures.promises.of"
+          >; the others <span class="figure">{{ figures.promises.daysLate }}</span> days late on
+          average</template
+        >.
+      </p>
+      <p v-else class="quiet">Nothing was handed over in this time.</p>
+    </section>
+    <section>
       <h2>Minutes at the bench</h2>
       <p v-if="minutes.length === 0" class="quiet">No step was timed in this time.</p>
-      <p v-else class="quiet">The middle one of the jobs that were timed.</p>
+      <p v-else class="quiet">The middle one of the jobs that were timed, and what was expected when the plan was approved. From five jobs
+        of a kind on, what they took is what the day counts with.</p>
       <BarRows :rows="minutes" label="Minutes at the bench by kind of job" />
     </section>
     <section>

@@ -26,6 +26,8 @@ public sealed class DayLists
     private const long MostSpent = 2_000_000;
     private const int MostTogether = 40;
     private const int AllOrders = 7;
+    // More than all lists are long in minutes.
+    private const long OtherTools = 10_000_000;
 
     private readonly int _now;
     private readonly IReadOnlyList<DayHand> _hands;
@@ -205,47 +207,44 @@ public sealed class DayLists
         for (var h = 0; h < lists.Length; h++)
         {
             Lay(h, lists[h], out var late);
-            var now = Changes(lists[h]);
-            for (var round = 0; round < MostRounds; round++)
+            var first = lists[h].Count > 0 && lists[h][0].IsInHand ? 1 : 0;
+            var last = Math.Min(MostTogether, lists[h].Count);
+            for (var (round, isBetter) = (0, true); round < MostRounds && isBetter; round++)
             {
-                var before = now;
+                isBetter = false;
                 for (var size = 1; size <= 3; size++)
-                    for (var from = lists[h].Count > 0 && lists[h][0].IsInHand ? 1 : 0; from + size <= Math.Min(MostTogether, lists[h].Count); from++)
-                        for (var to = lists[h].Count > 0 && lists[h][0].IsInHand ? 1 : 0; to + size <= Math.Min(MostTogether, lists[h].Count); to++)
+                    for (var from = first; from + size <= last; from++)
+                        for (var to = first; to + size <= last; to++)
                         {
-                            if (to == from)
+                            if (to == from || Moved(lists[h], from, size, to) >= 0)
                                 continue;
                             var moved = lists[h].ToList();
                             var block = moved.GetRange(from, size);
                             moved.RemoveRange(from, size);
                             moved.InsertRange(to, block);
-                            var changes = Changes(moved);
-                            if (changes.CompareTo(now) >= 0 || !KeepsDays(lists[h], moved))
+                            if (!KeepsDays(lists[h], moved))
                                 continue;
                             Lay(h, moved, out var then);
                             if (then > late)
                                 continue;
-                            (lists[h], now, late) = (moved, changes, then);
+                            (lists[h], late, isBetter) = (moved, then, true);
                         }
-                if (now == before)
-                    break;
             }
         }
     }
 
-    /// <summary>How often the tools are changed, and then how far long jobs stand before short ones.</summary>
-    private static (int Tools, long Long) Changes(List<DayJob> order)
+    /// <summary>What moving a block does to the changes of a list: only where it was and where it goes is another neighbour.</summary>
+    private static long Moved(List<DayJob> order, int from, int size, int to)
     {
-        var (tools, longer) = (0, 0L);
-        for (var i = 1; i < order.Count; i++)
-        {
-            if (order[i].Tools != order[i - 1].Tools)
-                tools++;
-            else if (Day(order[i].Due) == Day(order[i - 1].Due) && order[i].Minutes < order[i - 1].Minutes)
-                longer += order[i - 1].Minutes - order[i].Minutes;
-        }
-        return (tools, longer);
+        DayJob? Rest(int i) => i < 0 || i + size >= order.Count + (i < from ? size : 0) ? null : order[i < from ? i : i + size];
+        var (before, after, head, tail) = (from > 0 ? order[from - 1] : null, from + size < order.Count ? order[from + size] : null, order[from], order[from + size - 1]);
+        return Change(before, after) - Change(before, head) - Change(tail, after) + Change(Rest(to - 1), head) + Change(tail, Rest(to)) - Change(Rest(to - 1), Rest(to));
     }
+
+    /// <summary>What one job after another costs: other tools, and else how much longer the one before is than the one after.</summary>
+    private static long Change(DayJob? one, DayJob? next) => one is null || next is null ? 0
+        : one.Tools != next.Tools ? OtherTools
+        : Day(one.Due) == Day(next.Due) && next.Minutes < one.Minutes ? one.Minutes - next.Minutes : 0;
 
     private static int Day(int minute) => (int)Math.Floor(minute / (24.0 * 60));
 

@@ -107,6 +107,9 @@ public enum Limit
     /// <summary>How many days a part takes that is not here.</summary>
     LeadDays,
 
+    /// <summary>What share of each day no new promise takes, in percent.</summary>
+    DayReserve,
+
     /// <summary>The least that is usual: bar gap.</summary>
     BarGapFrom,
 
@@ -253,6 +256,7 @@ public sealed record LimitKind(Limit Limit, string Rule, string Says, decimal Us
         new(Limit.HotDay, "seasons", "A hot day asks for this much more room", 3m, new AllowedNumber(0, 10)),
         new(Limit.ColdDay, "seasons", "A cold day asks for this much less room", 2m, new AllowedNumber(0, 10)),
         new(Limit.LeadDays, "ordering", "Days until a part is here that has to be ordered", 5m, new AllowedNumber(1, 90), IsLength: false),
+        new(Limit.DayReserve, "promises", "Percent of each day that no new promise takes", 20m, new AllowedNumber(0, 90), IsLength: false),
         new(Limit.BarGapFrom, UsualRange.Name, "Bar gap: usually at least", 1.5m, UpTo5),
         new(Limit.BarGapTo, UsualRange.Name, "Bar gap: usually at most", 3.2m, UpTo5),
         new(Limit.LowBarGapFrom, UsualRange.Name, "Bar gap of a head under 8 mm high: usually at least", 1.2m, UpTo5),

@@ -26,6 +26,9 @@ internal static class Agreeing
         foreach (var (part, count) in agreed.Links)
             LinksToTry.SetTaken(work, id, part, count);
         Plans.Set(work, id, agreed.Plan);
+        // What is changed at the bench later was not expected then.
+        if (!file.Bench.IsBegun)
+            DayBook.Expect(work, id, (int)Math.Ceiling(agreed.Job.Bench.Left.Sum(s => s.Minutes)));
         Log.Write(work, id, at, file.Job.TakenInBy, Station.Size, told.Line);
     }
 }

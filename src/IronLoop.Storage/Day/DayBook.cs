@@ -1,3 +1,7 @@
+using IronLoop.Core.Day;
+using IronLoop.Core.Gauging;
+using IronLoop.Core.Joints;
+
 namespace IronLoop.Storage;
 
 /// <summary>Who works when.</summary>
@@ -25,6 +29,8 @@ public sealed record StoredRing(long JobId, RingWhy Why, DateTimeOffset At, stri
 /// <summary>The hours of the shop and of each fitter, days off, rings, and what holds jobs up.</summary>
 public static class DayBook
 {
+    private const int LastJobs = 400;
+
     /// <summary>Who works when, the shop first.</summary>
     public static IReadOnlyList<StoredHours> Hours(ShopWork work) =>
         work.Query("SELECT * FROM work_hours ORDER BY initials", row => new StoredHours(row.Text("initials"), row.Text("week"), row.Text("does_not")));
@@ -63,6 +69,51 @@ public static class DayBook
             WHERE order_line.job_id IS NOT NULL AND order_line.received < order_line.count GROUP BY order_line.job_id
             """,
             row => (Job: row.Number("job"), Made: row.Time("made"))).ToDictionary(o => o.Job, o => o.Made);
+
+    /// <summary>What was expected of the bench when the plan was approved.</summary>
+    public static void Expect(ShopWork work, long jobId, int minutes) => work.Execute("UPDATE job SET expected_minutes = $minutes WHERE id = $id", ("$id", jobId), ("$minutes", minutes));
+
+    /// <summary>What the last jobs took at the bench.</summary>
+    public static UsualTimes UsualTimes(ShopWork work) => new([.. work.Query(
+        """
+        SELECT request, fastener, seconds FROM (
+          SELECT job.request, joint_look.fastener, (SELECT SUM(seconds) FROM bench_step WHERE bench_step.job_id = job.id) AS seconds
+          FROM (SELECT id, request FROM job WHERE closed_at IS NOT NULL ORDER BY closed_at DESC LIMIT $most) AS job
+          LEFT JOIN joint_look ON joint_look.job_id = job.id AND joint_look.joints = 'Links' AND joint_look.fastener <> 'NotLookedAt')
+        WHERE seconds > 0
+        """,
+        row => (row.Choice<Request>("request"), row.Maybe("fastener", Columns.Choice<Fastener>), row.Number("seconds") / 60.0), ("$most", LastJobs))]);
+
+    /// <summary>When the last parts were ordered for a job, and when they came, the newest first.</summary>
+    public static IReadOnlyList<(DateTimeOffset Ordered, DateTimeOffset Came)> LastArrivals(ShopWork work) =>
+        work.Query(
+            """
+            SELECT supply_order.made_at AS made, part_taken.came_at AS came FROM part_taken
+            JOIN order_line ON order_line.job_id = part_taken.job_id AND order_line.part_id = part_taken.part_id JOIN supply_order ON supply_order.id = order_line.order_id
+            WHERE part_taken.came_at IS NOT NULL AND part_taken.came_at >= supply_order.made_at ORDER BY part_taken.came_at DESC LIMIT $most
+            """,
+            row => (row.Time("made"), row.Time("came")), ("$most", Arrivals.Looked));
+
+    /// <summary>How many promises of a time were kept: the last step at the bench was done by the promised day.</summary>
+    public static (int Kept, int Of, double DaysLate) Promises(ShopWork work, DateOnly from, TimeZoneInfo zone)
+    {
+        var (kept, of, late) = (0, 0, 0);
+        foreach (var (promised, done) in work.Each(
+            """
+            SELECT job.promised, COALESCE((SELECT MAX(done_at) FROM bench_step WHERE bench_step.job_id = job.id AND bench_step.skipped IS NULL), job.closed_at) AS done
+            FROM job WHERE job.closed_at >= $from
+            """,
+            row => (row.Day("promised"), row.Time("done")), ("$from", from.AddDays(-1))))
+        {
+            var day = DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(done, zone).DateTime);
+            of++;
+            if (day <= promised)
+                kept++;
+            else
+                late += day.DayNumber - promised.DayNumber;
+        }
+        return (kept, of, of > kept ? (double)late / (of - kept) : 0);
+    }
 
     /// <summary>Who did the last step at the bench, of open jobs that are begun.</summary>
     public static IReadOnlyDictionary<long, string> InWhoseHands(ShopWork work) =>

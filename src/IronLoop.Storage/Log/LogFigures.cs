@@ -1,5 +1,6 @@
-using IronLoop.Core.Bench;
+using IronLoop.Core.Day;
 using IronLoop.Core.Gauging;
+using IronLoop.Core.Joints;
 using IronLoop.Core.Measuring;
 
 namespace IronLoop.Storage;
@@ -12,10 +13,12 @@ namespace IronLoop.Storage;
 public sealed record LogWeek(DateOnly Monday, int Closed, int TriedOn, int RightFirst);
 
 /// <summary>How long a kind of job takes at the bench.</summary>
-/// <param name="Request">The kind.</param>
+/// <param name="Request">What was asked for.</param>
+/// <param name="Fastener">What joins its links; null where none are, or nobody looked.</param>
 /// <param name="Jobs">How many were timed.</param>
 /// <param name="Minutes">The middle one of their times.</param>
-public sealed record LogMinutes(Request Request, int Jobs, double Minutes);
+/// <param name="Expected">The middle one of what was expected of them; null where nothing was.</param>
+public sealed record LogMinutes(Request Request, Fastener? Fastener, int Jobs, double Minutes, double? Expected);
 
 /// <summary>How often a width came.</summary>
 /// <param name="Width">Lug or band width, in whole and half millimetres.</param>
@@ -55,23 +58,24 @@ public static class LogFigures
         })];
     }
 
-    /// <summary>How long each kind of job took at the bench, of those whose steps were timed.</summary>
+    /// <summary>How long each kind of job took at the bench, of those whose steps were timed, and what was expected.</summary>
     public static IReadOnlyList<LogMinutes> Minutes(ShopWork work, DateOnly from) =>
         [.. work.Query(
             """
-            SELECT job.request, SUM(bench_step.seconds) / 60.0 AS minutes
+            SELECT job.request, job.expected_minutes AS expected, joint_look.fastener, SUM(bench_step.seconds) / 60.0 AS minutes
             FROM job JOIN bench_step ON bench_step.job_id = job.id
+            LEFT JOIN joint_look ON joint_look.job_id = job.id AND joint_look.joints = 'Links' AND joint_look.fastener <> 'NotLookedAt'
             WHERE job.closed_at >= $from AND bench_step.seconds IS NOT NULL
             GROUP BY job.id
             """,
-            row => (Request: row.Choice<Request>("request"), Minutes: row.GetDouble(row.GetOrdinal("minutes"))), ("$from", from))
-            .GroupBy(m => m.Request)
+            row => (Request: row.Choice<Request>("request"), Fastener: row.Maybe("fastener", Columns.Choice<Fastener>), Expected: row.Maybe("expected", Columns.Number), Minutes: row.GetDouble(row.GetOrdinal("minutes"))), ("$from", from))
+            .GroupBy(m => (m.Request, m.Fastener))
             .Select(g =>
             {
-                var times = g.Select(m => m.Minutes).Order().ToList();
-                return new LogMinutes(g.Key, times.Count, Math.Round((times[(times.Count - 1) / 2] + times[times.Count / 2]) / 2, 1));
+                var expected = g.Where(m => m.Expected is not null).Select(m => (double)m.Expected!.Value).ToList();
+                return new LogMinutes(g.Key.Request, g.Key.Fastener, g.Count(), Math.Round(UsualTime.Of(g.Select(m => m.Minutes)).Middle, 1), expected.Count == 0 ? null : Math.Round(UsualTime.Of(expected).Middle, 1));
             })
-            .OrderByDescending(m => m.Jobs)];
+            .OrderByDescending(m => m.Jobs).ThenBy(m => m.Request).ThenBy(m => m.Fastener)];
 
     /// <summary>The widths that came most.</summary>
     public static IReadOnlyList<LogWidth> Widths(ShopWork work, DateOnly from, int most)

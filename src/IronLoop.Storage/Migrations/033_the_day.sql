@@ -15,6 +15,9 @@ CREATE TABLE day_off (
 ALTER TABLE job ADD COLUMN hold_until TEXT;
 ALTER TABLE job ADD COLUMN in_front INTEGER NOT NULL DEFAULT 0;
 
+-- What the bench was expected to take when the plan was approved, in minutes; not known of jobs before.
+ALTER TABLE job ADD COLUMN expected_minutes INTEGER;
+
 -- Whom somebody rang, and whether they were reached.
 CREATE TABLE ring (
   id      INTEGER PRIMARY KEY,

@@ -141,6 +141,7 @@ internal sealed class DemoDay(ShopWork work, TimeProvider clock, Dictionary<stri
         file = TheJob.Read(work, job);
         if (file.Bench is { Facts: { } facts, Plan: { } plan } && Lying.Of(facts, plan.To) is { } told)
             Agree(job, told);
+        DayBook.Expect(work, job, (int)Math.Ceiling(TheJob.Read(work, job).Bench.Left.Sum(s => s.Minutes)));
     }
 
     private void Agree(long job, Arrangement arrangement) =>

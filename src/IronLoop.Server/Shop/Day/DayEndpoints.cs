@@ -16,7 +16,7 @@ internal static class DayEndpoints
 {
     private const int StripDays = 10;
     private const int WhileTheyWait = 30;
-    private const int Reserve = 20;
+    private const int AdvisedFrom = 20, WellKept = 95, Looked = 60;
     private const int MinutesADay = 24 * 60;
 
     private static readonly AllowedNumber HowMany = new(0, 20), DaysOff = new(0, 400);
@@ -79,13 +79,21 @@ internal static class DayEndpoints
                 .SelectMany(f => Observed.Of(work, f.Job.Id) is { EndedAt: null } watched ? watched.Looks.Where(l => l.At is null).Select(l => Waits(f, $"to be looked at: {watched.Set}", l.Due)) : []),
         ];
         return new TheDayWire(
-            Say(plan, plan.Now), feasible, Says(plan, feasible, late.Count),
+            Say(plan, plan.Now), feasible, Says(plan, feasible, late.Count) + Advice(work, plan),
             ListsOf(work, plan, lists, 0), Rings(work, plan), late, waiting, Strip(plan, lists));
     }
 
     private static string Says(DayPlan plan, bool feasible, int late) => plan.Jobs.Count == 0 ? "Nothing is left at the bench."
         : feasible ? late == 0 ? "Every promise can be kept." : $"Every promise could be kept with work handed over; as whole jobs {late} would be late."
         : plan.Keeping.Allowance(plan.Work) is { } by ? $"Not every promise can be kept: the shop is {Long(by)} late." : "Some work finds no hands within six weeks: look at who does what, and at the hours.";
+
+    /// <summary>A larger reserve is advised where too few of the last promises were kept.</summary>
+    private static string Advice(ShopWork work, DayPlan plan)
+    {
+        var (kept, of, _) = DayBook.Promises(work, DateOnly.FromDateTime(plan.Start).AddDays(-Looked), TimeZoneInfo.Local);
+        return of < AdvisedFrom || kept * 100 >= of * WellKept ? ""
+            : $" Of the last {Looked} days’ promises {100 * kept / of} % were kept: let new ones take less of each day (Shop, Rules: {plan.Reserve} percent is kept from them).";
+    }
 
     private static string Long(int minutes) => minutes < 90 ? $"{minutes} minutes"
         : minutes < 20 * 60 ? string.Create(CultureInfo.InvariantCulture, $"{Math.Round(minutes / 60.0)} hours")
@@ -179,17 +187,17 @@ internal static class DayEndpoints
         refusals.ThrowIfAny();
         using var work = shop.Look();
         var plan = DayPlan.Of(work, clock);
-        var usual = WorkLeft.Of(request);
+        var usual = WorkLeft.Of(request, plan.Times);
         var one = new DayJob("one", usual.Most, plan.Now, plan.Now, new HashSet<string> { request.ToString() });
         var today = clock.Today();
         DateOnly? Day(int? minute) => minute is { } at ? DateOnly.FromDateTime(plan.At(at - 1)) : null;
-        var earliest = Day(plan.Keeping.Earliest(plan.Work, one, Reserve));
+        var earliest = Day(plan.Keeping.Earliest(plan.Work, one, plan.Reserve));
         // Somebody is free within half an hour, and every promise still holds.
         var waits = usual.Most <= WhileTheyWait && plan.Keeping.Keeps([.. plan.Keeping.Kept(plan.Work), one with { Due = plan.Now + WhileTheyWait + usual.Most }]);
         var here = today;
         for (var i = 0; i < plan.LeadDays; i++)
             here = plan.WorkedAfter(here) ?? here.AddDays(1);
-        var ordered = Day(plan.Keeping.Earliest(plan.Work, one with { NotBefore = (here.DayNumber - today.DayNumber) * MinutesADay }, Reserve));
+        var ordered = Day(plan.Keeping.Earliest(plan.Work, one with { NotBefore = (here.DayNumber - today.DayNumber) * MinutesADay }, plan.Reserve));
         IReadOnlyList<LateJobWire> breaks = [];
         if (due is { } asked && asked >= today && asked < today.AddDays(DayPlan.DaysAhead))
         {

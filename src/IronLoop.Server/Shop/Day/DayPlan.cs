@@ -38,7 +38,14 @@ internal sealed class DayPlan
     /// <summary>Open jobs with none: done, or referred.</summary>
     public IReadOnlyList<JobSnapshot> Others { get; }
 
+    /// <summary>Working days until what is ordered now is here.</summary>
     public int LeadDays { get; }
+
+    /// <summary>Percent of each day that no new promise takes.</summary>
+    public required int Reserve { get; init; }
+
+    /// <summary>What jobs usually take here.</summary>
+    public required UsualTimes Times { get; init; }
 
     public Keeping Keeping { get; }
 
@@ -64,13 +71,16 @@ internal sealed class DayPlan
         if (hands.Count == 0)
             hands.Add(new DayHand("", Hours(today, shop, [.. off[""]]), new HashSet<string>()));
 
-        var lead = (int)(JobReader.HouseOf(work).Limits.Thousandths(Limit.LeadDays) / 1000);
+        var limits = JobReader.HouseOf(work).Limits;
+        var took = DayBook.LastArrivals(work).Select(a => WorkedBetween(DateOnly.FromDateTime(a.Ordered.LocalDateTime), DateOnly.FromDateTime(a.Came.LocalDateTime), shop)).ToList();
+        var lead = Arrivals.Days(took, (int)(limits.Thousandths(Limit.LeadDays) / 1000));
+        var times = DayBook.UsualTimes(work);
         var (held, ordered, whose) = (DayBook.Held(work), DayBook.OrderedAt(work), DayBook.InWhoseHands(work));
         var (jobs, others) = (new List<DayWork>(), new List<JobSnapshot>());
         foreach (var open in Storage.Jobs.Open(work))
         {
             var file = TheJob.Read(work, open.Id);
-            if (file.Progress.Referred || WorkLeft.Of(file) is not { } left)
+            if (file.Progress.Referred || WorkLeft.Of(file, times) is not { } left)
             {
                 others.Add(file);
                 continue;
@@ -98,7 +108,7 @@ internal sealed class DayPlan
                 IsInHand = inFront || (hand is not null && from == today),
             }, waits));
         }
-        return new DayPlan(start, now, hands, jobs, others, lead);
+        return new DayPlan(start, now, hands, jobs, others, lead) { Reserve = (int)(limits.Thousandths(Limit.DayReserve) / 1000), Times = times };
     }
 
     /// <summary>The first hour somebody works on a day; null where nobody does.</summary>
@@ -120,6 +130,9 @@ internal sealed class DayPlan
     private static int Closing(DateOnly day, IReadOnlyList<IReadOnlyList<WorkTime>> week) => week[Weekday(day)].Select(h => h.To).DefaultIfEmpty(18 * 60).Max();
 
     private static int Weekday(DateOnly day) => ((int)day.DayOfWeek + 6) % 7;
+
+    private static int WorkedBetween(DateOnly from, DateOnly to, IReadOnlyList<IReadOnlyList<WorkTime>> week) =>
+        Enumerable.Range(1, Math.Clamp(to.DayNumber - from.DayNumber, 0, 400)).Count(d => week[Weekday(from.AddDays(d))].Count > 0);
 
     private static DateOnly WorkingDay(DateOnly from, int days, IReadOnlyList<IReadOnlyList<WorkTime>> week)
     {

@@ -14,12 +14,19 @@ internal sealed record LogPageWire(IReadOnlyList<VisitWire> Visits, long? Next);
 
 internal sealed record LogWeekWire(DateOnly Monday, int Closed, int TriedOn, int RightFirst);
 
-internal sealed record LogMinutesWire(Request Request, int Jobs, double Minutes);
+/// <param name="Joined">What joins its links, in words; empty where none are, or nobody looked.</param>
+/// <param name="Expected">What was expected; null where nothing was.</param>
+internal sealed record LogMinutesWire(Request Request, string Joined, int Jobs, double Minutes, double? Expected);
+
+/// <summary>Promises of the time.</summary>
+/// <param name="Kept">Done at the bench by the promised day.</param>
+/// <param name="DaysLate">Of the others, how many days late on average.</param>
+internal sealed record LogPromisesWire(int Kept, int Of, double DaysLate);
 
 internal sealed record LogWidthWire(Length WidthMm, int Jobs);
 
 /// <summary>The log in figures.</summary>
-internal sealed record LogFiguresWire(IReadOnlyList<LogWeekWire> Weeks, IReadOnlyList<LogMinutesWire> Minutes, IReadOnlyList<LogWidthWire> Widths);
+internal sealed record LogFiguresWire(IReadOnlyList<LogWeekWire> Weeks, IReadOnlyList<LogMinutesWire> Minutes, IReadOnlyList<LogWidthWire> Widths, LogPromisesWire Promises);
 
 /// <summary>The log: every job, found by words and figures, and figures over time.</summary>
 internal static class LogEndpoints
@@ -32,7 +39,7 @@ internal static class LogEndpoints
     {
         routes.MapGet("/api/log", Search).WithName("log").WithTags("log").ProducesValidationProblem()
             .WithSummary("Jobs in which every word is found, newest first; also by client, watch, part, fitter, width in millimetres and days.");
-        routes.MapGet("/api/log/figures", Figures).WithName("logFigures").WithTags("log").WithSummary("Jobs a week, right the first time, minutes by kind of job, widths.")
+        routes.MapGet("/api/log/figures", Figures).WithName("logFigures").WithTags("log").WithSummary("Jobs a week, right the first time, promises kept, minutes expected and taken by kind of job, widths.")
             .ProducesValidationProblem();
     }
 
@@ -58,10 +65,12 @@ internal static class LogEndpoints
         using var work = UpToDate(shop);
         var today = clock.Today();
         var from = today.AddDays(-7 * weeks);
+        var promises = DayBook.Promises(work, from, clock.LocalTimeZone);
         return new LogFiguresWire(
             [.. LogFigures.Weeks(work, today, weeks, clock.LocalTimeZone).Select(w => new LogWeekWire(w.Monday, w.Closed, w.TriedOn, w.RightFirst))],
-            [.. LogFigures.Minutes(work, from).Select(m => new LogMinutesWire(m.Request, m.Jobs, m.Minutes))],
-            [.. LogFigures.Widths(work, from, 8).Select(w => new LogWidthWire(w.Width, w.Jobs))]);
+            [.. LogFigures.Minutes(work, from).Select(m => new LogMinutesWire(m.Request, m.Fastener is { } joined ? JointWords.Name(joined) : "", m.Jobs, m.Minutes, m.Expected))],
+            [.. LogFigures.Widths(work, from, 8).Select(w => new LogWidthWire(w.Width, w.Jobs))],
+            new LogPromisesWire(promises.Kept, promises.Of, Math.Round(promises.DaysLate, 1)));
     }
 
     /// <summary>The shop with an index that knows what was stored until now.</summary>
