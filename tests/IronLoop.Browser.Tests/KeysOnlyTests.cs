@@ -81,6 +81,44 @@ public sealed class KeysOnlyTests(ITestOutputHelper output) : IDisposable
         Screen.NoConsoleErrors();
     }
 
+    [Fact]
+    public void The_day_is_worked_from_its_page_and_hours_are_entered_in_few_keys()
+    {
+        Screen.Go("/");
+        Screen.Run("localStorage.setItem('iron-loop-initials', 'MK')");
+        Screen.Go("/house/hours");
+        // Whatever hour it is here, somebody is at the bench.
+        Screen.Focus("input[name=week]");
+        const string Week = "mo-su 0-24";
+        Screen.Find("input[name=week]").SendKeys(Keys.Control + "a" + Keys.Null + Week + Enter);
+        Screen.UntilSays("Saved.");
+        output.WriteLine($"the shop’s hours from its usual week: {2 + Week.Length + 1} keys");
+        Screen.Go("/");
+        Screen.UntilSays("Next days");
+        // The time line is a list for those who do not see it, and each hand's list begins with what is next.
+        Screen.All("[data-hand] ol li").Count.ShouldBeGreaterThan(0);
+        // Not reached is noted with its time and stays; reached is gone.
+        var rung = Screen.Find("[data-ring]").GetAttribute("data-ring");
+        Screen.Find($"[data-ring='{rung}'] button[aria-label$='was not reached']").Click();
+        Screen.UntilSays("not reached");
+        Screen.Find($"[data-ring='{rung}'] button[aria-label$='was reached']").Click();
+        Screen.Until(() => Screen.All($"[data-ring='{rung}']").Count == 0, "the one who was reached is off the list");
+        // To the front: what that makes late is said first; instead, its owner may come another day.
+        Screen.Find("[data-hand] li button[aria-label^='Pull']").Click();
+        Screen.Until(() => Screen.Text.Contains("late", StringComparison.Ordinal) && Screen.All(".ask input[name^=try-on]").Count == 1, "what it makes late");
+        // Fingers rest between two acts.
+        Screen.Key($"{Keys.Shift}{Keys.Shift}", 400);
+        Screen.Run("const i = document.querySelector('.ask input[name^=try-on]'); i.value = new Date(Date.now() + 3 * 864e5).toISOString().slice(0, 10); i.dispatchEvent(new Event('change', { bubbles: true }))");
+        Screen.UntilSays("its owner comes for the try-on");
+        Screen.Key($"{Keys.Shift}{Keys.Shift}", 400);
+        Screen.Press("No longer");
+        Screen.Until(() => !Screen.Text.Contains("its owner comes for the try-on", StringComparison.Ordinal), "it waits no longer");
+
+        Screen.Go("/house/hours");
+        Screen.Find("input[name=message-workIsDone]").SendKeys(Keys.Control + "a" + Keys.Null + "{client}, come for {name}." + Tab);
+        Screen.UntilSays("The text has {name}; allowed are {client}, {watch}, {tag}, {what}.");
+    }
+
     private void ToTheAct(string says)
     {
         Screen.Until(() => Screen.Find("[data-act=first]").Text.StartsWith(says, StringComparison.Ordinal), says);

@@ -39,6 +39,9 @@ public sealed class DayTests : IDisposable
         Pieces(held).Select(p => p.Job).ShouldBe([sooner]);
         held["waiting"]!.AsArray().Single()!["waits"]!.GetValue<string>().ShouldBe("on hold until");
         Pieces(await _shop.Put($"/api/jobs/{later}/hold", new { until = (string?)null })).Count.ShouldBe(2);
+        // The owner's appointment is no hold, but the job waits for it all the same.
+        held = await _shop.Put($"/api/jobs/{later}/hold", new { until = "2026-11-26", why = "tryOn" });
+        held["waiting"]!.AsArray().Single()!["waits"]!.GetValue<string>().ShouldBe("its owner comes for the try-on");
     }
 
     [Fact]
@@ -72,6 +75,18 @@ public sealed class DayTests : IDisposable
         after["rings"]!.AsArray().Single(r => r!["jobId"]!.GetValue<long>() == job)!["tried"].ShouldNotBeNull();
         after = await shop.Post($"/api/jobs/{job}/rings", new { why = "workIsDone", reached = true, by = "MK" });
         after["rings"]!.AsArray().ShouldNotContain(r => r!["jobId"]!.GetValue<long>() == job);
+    }
+
+    [Fact]
+    public async Task A_message_is_in_the_house_s_words()
+    {
+        var usual = (await _shop.Get("/api/day/messages"))["messages"]!.AsArray();
+        usual.Select(m => m!["why"]!.GetValue<string>()).ShouldBe(["workIsDone", "partsCame", "consent"]);
+        var set = await _shop.Put("/api/day/messages", new { messages = new[] { new { why = "workIsDone", text = "Dear {client}: {watch}, tag {tag}. The house of straps." } } });
+        set["messages"]![0]!["text"]!.GetValue<string>().ShouldStartWith("Dear {client}");
+        var refused = await _shop.Send(HttpMethod.Put, "/api/day/messages", """{"messages":[{"why":"workIsDone","text":"{name}, come."}]}""", HttpStatusCode.BadRequest);
+        refused["errors"]!["$.messages[0].text"]![0]!.GetValue<string>().ShouldContain("{client}, {watch}, {tag}, {what}");
+        (await _shop.Put("/api/day/messages", new { messages = new[] { new { why = "workIsDone", text = "" } } }))["messages"]![0]!["text"]!.GetValue<string>().ShouldBe(usual[0]!["text"]!.GetValue<string>());
     }
 
     [Fact]

@@ -25,8 +25,8 @@ export function useDay() {
     }),
     rang: (id: number, body: Schemas['RangWire']) =>
       put(answered(api.POST('/api/jobs/{id}/rings', { ...of(id), body }))),
-    hold: (id: number, until: string | null) =>
-      put(answered(api.PUT('/api/jobs/{id}/hold', { ...of(id), body: { until } }))),
+    hold: (id: number, body: Schemas['HoldWire']) =>
+      put(answered(api.PUT('/api/jobs/{id}/hold', { ...of(id), body }))),
     pull: (id: number, inFront: boolean) =>
       put(answered(api.PUT('/api/jobs/{id}/front', { ...of(id), body: { inFront } }))),
     /** What pulling a job to the front makes late. */
@@ -60,6 +60,18 @@ export function useWorkHours() {
     hours: useQuery({ queryKey: ['workHours'], queryFn: () => answered(api.GET('/api/day/hours')) }),
     set: async (body: WorkHours) => {
       queries.setQueryData(['workHours'], await answered(api.PUT('/api/day/hours', { body })))
+      await queries.invalidateQueries({ queryKey: ['day'] })
+    },
+  }
+}
+
+/** The house's words for who is rung. */
+export function useMessages() {
+  const queries = useQueryClient()
+  return {
+    messages: useQuery({ queryKey: ['messages'], queryFn: () => answered(api.GET('/api/day/messages')) }),
+    set: async (body: Schemas['MessagesWire']) => {
+      queries.setQueryData(['messages'], await answered(api.PUT('/api/day/messages', { body })))
       await queries.invalidateQueries({ queryKey: ['day'] })
     },
   }

@@ -1221,6 +1221,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day/messages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The house’s words for who is rung; the program sends nothing. */
+        get: operations["messages"];
+        /** Sets the house’s words for who is rung; one left empty is the usual one again. */
+        put: operations["setMessages"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/rings": {
         parameters: {
             query?: never;
@@ -3675,9 +3693,15 @@ export interface components {
             /** @description Millimetres, at most three decimals. */
             mm: number;
         };
+        /**
+         * @default onHold
+         * @enum {unknown}
+         */
+        HoldWhy: "onHold" | "tryOn";
         HoldWire: {
             /** Format: date */
             until: null | string;
+            why?: components["schemas"]["HoldWhy"];
         };
         HoursWire: {
             from: string;
@@ -4254,6 +4278,13 @@ export interface components {
              * @default 0
              */
             notches: number;
+        };
+        MessageWire: {
+            why: components["schemas"]["RingWhy"];
+            text: string;
+        };
+        MessagesWire: {
+            messages: components["schemas"]["MessageWire"][];
         };
         /** @enum {unknown} */
         MicroSchool: "tipByTip" | "barRightOut";
@@ -5747,6 +5778,8 @@ export interface components {
             waits: string;
             /** Format: date */
             until: string;
+            /** @default false */
+            held: boolean;
         };
         WantedToolWire: {
             kind: components["schemas"]["ToolKind"];
@@ -9008,6 +9041,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WorkHoursWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    messages: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MessagesWire"];
+                };
+            };
+        };
+    };
+    setMessages: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MessagesWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MessagesWire"];
                 };
             };
             /** @description Bad Request */

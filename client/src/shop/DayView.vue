@@ -28,10 +28,10 @@ const take = (id: number, inFront: boolean) =>
     await pull(id, inFront)
     asked.value = null
   })
-const holds = (id: number, until: string) =>
+const holds = (id: number, until: string, why: 'onHold' | 'tryOn') =>
   until &&
   act(async () => {
-    await hold(id, until)
+    await hold(id, { until, why })
     asked.value = null
   })
 const note = (r: Ring, reached: boolean) => act(() => rang(r.jobId, { why: r.why, reached, by: by.value }))
@@ -81,7 +81,15 @@ const copy = (r: Ring) => act(() => navigator.clipboard.writeText(r.message))
                     class="plain-field"
                     type="date"
                     :name="`hold-${p.jobId}`"
-                    @change="holds(p.jobId, ($event.target as HTMLInputElement).value)"
+                    @change="holds(p.jobId, ($event.target as HTMLInputElement).value, 'onHold')"
+                /></label>
+                <label class="held"
+                  >Its owner comes for the try-on
+                  <input
+                    class="plain-field"
+                    type="date"
+                    :name="`try-on-${p.jobId}`"
+                    @change="holds(p.jobId, ($event.target as HTMLInputElement).value, 'tryOn')"
                 /></label>
                 <button type="button" class="plain" @click="asked = null">Leave it</button>
               </span>
@@ -171,12 +179,12 @@ const copy = (r: Ring) => act(() => navigator.clipboard.writeText(r.message))
             {{ j.waits }}, {{ asDay(j.until) }}
           </span>
           <button
-            v-if="j.waits === 'on hold until'"
+            v-if="j.held"
             type="button"
             class="plain"
             :disabled="busy"
             :aria-label="`Hold ${j.client} no longer`"
-            @click="act(() => hold(j.jobId, null))"
+            @click="act(() => hold(j.jobId, { until: null, why: 'onHold' }))"
           >
             No longer
           </button>

@@ -82,8 +82,8 @@ const widths = computed(() =>
       <h2>Promises kept</h2>
       <p v-if="figures && figures.promises.of > 0" class="quiet">
         <span class="figure">{{ figures.promises.kept }} of {{ figures.promises.of }}</span
-        >, {{ Math.round((100 * figures.promises.kept) / figures.promises.of) }} %, were done at the bench by the
-        promised day<template v-if="figures.promises.kept < figures.promises.of"
+        >, {{ Math.round((100 * figures.promises.kept) / figures.promises.of) }} %, were done at the bench by
+        the promised day<template v-if="figures.promises.kept < figures.promises.of"
           >; the others <span class="figure">{{ figures.promises.daysLate }}</span> days late on
           average</template
         >.
@@ -93,8 +93,10 @@ const widths = computed(() =>
     <section>
       <h2>Minutes at the bench</h2>
       <p v-if="minutes.length === 0" class="quiet">No step was timed in this time.</p>
-      <p v-else class="quiet">The middle one of the jobs that were timed, and what was expected when the plan was approved. From five jobs
-        of a kind on, what they took is what the day counts with.</p>
+      <p v-else class="quiet">
+        The middle one of the jobs that were timed, and what was expected when the plan was approved. From
+        five jobs of a kind on, what they took is what the day counts with.
+      </p>
       <BarRows :rows="minutes" label="Minutes at the bench by kind of job" />
     </section>
     <section>

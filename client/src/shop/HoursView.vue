@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { reactive, ref, watch } from 'vue'
 import { useDoor } from '../api/door'
-import { useWorkHours, type WorkHours } from '../api/day'
+import { useMessages, useWorkHours, type WorkHours } from '../api/day'
 import { saidOf } from '../api/refused'
 import RefusedLine from '../controls/RefusedLine.vue'
+import StoredInput from '../controls/StoredInput.vue'
 import { useActs } from '../controls/acts'
 import { useActing } from '../controls/acting'
 import { requests } from '../job/requests'
@@ -30,6 +31,16 @@ watch(
   },
   { immediate: true },
 )
+/** What is written to an owner who is rung, in the house's words. */
+const { messages, set: setMessages } = useMessages()
+const { error: unsaid, act: say } = useActing(200)
+const rung = { workIsDone: 'The work is done', partsCame: 'Parts came in', consent: 'A consent is awaited' }
+const reword = (at: number, text: string) =>
+  say(() =>
+    setMessages({
+      messages: (messages.data.value?.messages ?? []).map((m, i) => (i === at ? { ...m, text } : m)),
+    }),
+  )
 const days = (text: string) => text.split(/[\s,]+/).filter(Boolean)
 const body = (): WorkHours => ({
   week: typed.week,
@@ -119,10 +130,40 @@ useActs(() => ({
       <p v-if="says && !error" role="status" class="quiet">{{ says }}</p>
       <p v-if="!isLead" class="quiet">Hours are a manager’s.</p>
     </form>
+    <section v-if="messages.data.value" class="messages">
+      <h2>Messages</h2>
+      <p class="quiet">
+        To be copied from the list of who is rung; the program sends nothing. Places for
+        <span class="figure">{client}</span>, <span class="figure">{watch}</span>,
+        <span class="figure">{tag}</span> and <span class="figure">{what}</span>; left empty, the usual words.
+      </p>
+      <label v-for="(m, i) in messages.data.value.messages" :key="m.why"
+        >{{ rung[m.why] }}
+        <StoredInput
+          class="plain-field"
+          :name="`message-${m.why}`"
+          :stored="m.text"
+          :disabled="!isLead"
+          @typed="reword(i, $event)"
+        />
+        <span v-for="e in saidOf(unsaid, `$.messages[${i}].text`)" :key="e" class="refused" role="alert">{{
+          e
+        }}</span></label
+      >
+    </section>
   </div>
 </template>
 
 <style scoped>
+.messages {
+  display: grid;
+  gap: 8px;
+  max-width: 900px;
+  margin-top: 18px;
+}
+.messages input {
+  width: 100%;
+}
 form {
   display: grid;
   gap: 10px;

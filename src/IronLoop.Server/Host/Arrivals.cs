@@ -22,6 +22,7 @@ internal static class Arrivals
             SupplierSource.Setting => value.Length == 0 || SupplierSource.Read(value) is not null,
             ToolWalls.IsSettled => value == "yes",
             _ when BenchSetups.IsOne(name) => BenchSetups.IsReadable(name, value),
+            _ when Shop.Day.Messages.IsOne(name) => value.Length <= 600,
             _ when Schools.IsOne(name) => Schools.IsReadable(name, value),
             _ when name.StartsWith("limit.", StringComparison.Ordinal) => Limits.Read(name, value) is not null,
             _ => null,

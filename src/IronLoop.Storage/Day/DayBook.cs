@@ -23,6 +23,22 @@ public enum RingWhy
     Consent,
 }
 
+/// <summary>Why a job is held until a day. Stored by name.</summary>
+public enum HoldWhy
+{
+    /// <summary>Somebody put it on hold.</summary>
+    OnHold,
+
+    /// <summary>The owner comes that day for the try-on.</summary>
+    TryOn,
+}
+
+/// <summary>What holds an open job up.</summary>
+/// <param name="Until">The day it may go on; null where nothing holds it.</param>
+/// <param name="Why">Why it is held.</param>
+/// <param name="InFront">Whether it is pulled to the front.</param>
+public readonly record struct StoredHold(DateOnly? Until, HoldWhy Why, bool InFront);
+
 /// <summary>A ring.</summary>
 public sealed record StoredRing(long JobId, RingWhy Why, DateTimeOffset At, string By, bool Reached);
 
@@ -51,12 +67,13 @@ public static class DayBook
     }
 
     /// <summary>What holds open jobs up, and which are pulled to the front.</summary>
-    public static IReadOnlyDictionary<long, (DateOnly? Until, bool InFront)> Held(ShopWork work) =>
-        work.Query("SELECT id, hold_until, in_front FROM job WHERE closed_at IS NULL AND (hold_until IS NOT NULL OR in_front = 1)",
-            row => (Id: row.Number("id"), Until: row.Maybe("hold_until", Columns.Day), Front: row.Yes("in_front"))).ToDictionary(h => h.Id, h => (h.Until, h.Front));
+    public static IReadOnlyDictionary<long, StoredHold> Held(ShopWork work) =>
+        work.Query("SELECT id, hold_until, hold_why, in_front FROM job WHERE closed_at IS NULL AND (hold_until IS NOT NULL OR in_front = 1)",
+            row => (Id: row.Number("id"), Hold: new StoredHold(row.Maybe("hold_until", Columns.Day), row.Choice<HoldWhy>("hold_why"), row.Yes("in_front")))).ToDictionary(h => h.Id, h => h.Hold);
 
     /// <summary>Holds a job until a day, or no more.</summary>
-    public static void Hold(ShopWork work, long jobId, DateOnly? until) => work.Execute("UPDATE job SET hold_until = $until WHERE id = $id", ("$id", jobId), ("$until", until));
+    public static void Hold(ShopWork work, long jobId, DateOnly? until, HoldWhy why) =>
+        work.Execute("UPDATE job SET hold_until = $until, hold_why = $why WHERE id = $id", ("$id", jobId), ("$until", until), ("$why", why));
 
     /// <summary>Pulls a job to the front, or lets it go back.</summary>
     public static void Pull(ShopWork work, long jobId, bool toTheFront) => work.Execute("UPDATE job SET in_front = $front WHERE id = $id", ("$id", jobId), ("$front", toTheFront));

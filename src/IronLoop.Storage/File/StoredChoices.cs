@@ -42,6 +42,7 @@ public static class StoredChoices
         [("book_figure", "figure")] = typeof(GaugedFigure),
         [("book_figure", "how")] = typeof(HowHad),
         [("ring", "why")] = typeof(RingWhy),
+        [("job", "hold_why")] = typeof(HoldWhy),
         [("model_fact", "fact")] = typeof(ModelFact),
         [("model_joint", "joints")] = typeof(JointGroup),
         [("model_joint", "fastener")] = typeof(Fastener),

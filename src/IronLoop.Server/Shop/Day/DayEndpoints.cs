@@ -36,6 +36,11 @@ internal static class DayEndpoints
             using var work = shop.Look();
             return HoursOf(work);
         }).WithName("workHours").WithSummary("The hours of the shop and of each fitter, days off, and what somebody does not do.");
+        day.MapGet("/messages", (OpenShop shop) =>
+        {
+            using var work = shop.Look();
+            return Messages.Of(work);
+        }).WithName("messages").WithSummary("The house’s words for who is rung; the program sends nothing.");
         routes.MapGet("/api/day.pdf", (OpenShop shop, TimeProvider clock, string paper = "a4") =>
         {
             var refusals = new Refusals();
@@ -59,9 +64,22 @@ internal static class DayEndpoints
         job.MapPut("/front", Pull).WithName("pull").WithSummary("Pulls a job to the front of its list, or lets it go back.").ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    /// <summary>Hours are a manager's.</summary>
-    public static void MapHours(this IEndpointRouteBuilder routes) =>
+    /// <summary>Hours and the house's words are a manager's.</summary>
+    public static void MapHours(this IEndpointRouteBuilder routes)
+    {
         routes.MapPut("/api/day/hours", SetHours).WithName("setWorkHours").WithTags("day").WithSummary("Sets who works when.").ProducesValidationProblem();
+        routes.MapPut("/api/day/messages", SetMessages).WithName("setMessages").WithTags("day").WithSummary("Sets the house’s words for who is rung; one left empty is the usual one again.").ProducesValidationProblem();
+    }
+
+    private static MessagesWire SetMessages(MessagesWire messages, OpenShop shop)
+    {
+        var refusals = new Refusals();
+        using var work = shop.Begin();
+        Messages.Set(work, messages, refusals);
+        refusals.ThrowIfAny();
+        work.Commit();
+        return Messages.Of(work);
+    }
 
     private static TheDayWire Of(ShopWork work, DayPlan plan)
     {
@@ -70,9 +88,10 @@ internal static class DayEndpoints
         var byId = plan.Jobs.ToDictionary(j => j.Work.Id, StringComparer.Ordinal);
         var late = lists.Late.Select(l => Late(byId[l.Job.Id], l.Minutes)).ToList();
         var today = DateOnly.FromDateTime(plan.Start);
+        var held = DayBook.Held(work).Where(h => h.Value.Until > today).ToDictionary();
         List<WaitingWire> waiting =
         [
-            .. plan.Jobs.Where(j => j.Waits.Length > 0).Select(j => Waits(j.File, j.Waits, DateOnly.FromDateTime(plan.At(j.Work.NotBefore)))),
+            .. plan.Jobs.Where(j => j.Waits.Length > 0).Select(j => Waits(j.File, j.Waits, DateOnly.FromDateTime(plan.At(j.Work.NotBefore))) with { Held = held.ContainsKey(j.File.Job.Id) }),
             .. plan.Jobs.Select(j => j.File).Concat(plan.Others).Where(f => f.Progress.TrayKept).Select(f => Waits(f, "its tray is kept: open, to be gauged", today)),
             // Each look at a watch under observation is a line of its day.
             .. plan.Jobs.Select(j => j.File).Concat(plan.Others).Where(f => f.Job.ObservedUntil is not null)
@@ -142,14 +161,14 @@ internal static class DayEndpoints
             rings.Add(new RingWire(file.Job.Id, file.Job.Client.Name, file.Job.Client.Contact, file.Job.WatchName, why, says, tried, message));
         }
         foreach (var file in plan.Others.Where(f => !f.Progress.Referred && f.Progress.Next == Station.HandOver && f.Job.ObservedUntil is null))
-            Add(file, RingWhy.WorkIsDone, "The work is done; it can be collected.", $"{file.Job.Client.Name}, your {file.Job.WatchName} is done and can be collected. Tag {file.Job.Id}.");
+            Add(file, RingWhy.WorkIsDone, "The work is done; it can be collected.", Messages.For(work, RingWhy.WorkIsDone, file));
         foreach (var job in plan.Jobs)
         {
             var file = job.File;
             if (file.Progress.Awaited.Count == 0 && file.Taken.Any(t => t is { CameAt: not null, BookedAt: null }) && file.Job.HasWearer && !file.Bench.IsBegun)
-                Add(file, RingWhy.PartsCame, "What it waited for is here.", $"{file.Job.Client.Name}, the parts for your {file.Job.WatchName} are here. Tag {file.Job.Id}.");
+                Add(file, RingWhy.PartsCame, "What it waited for is here.", Messages.For(work, RingWhy.PartsCame, file));
             if (file.Lasting.Length > 0 && Consents.Of(work, file.Job.Id) is null && file.Stock?.OwnerClientId is null)
-                Add(file, RingWhy.Consent, $"A consent is awaited: {file.Lasting}.", $"{file.Job.Client.Name}, before we go on with your {file.Job.WatchName} we ask for your consent: {file.Lasting}. Tag {file.Job.Id}.");
+                Add(file, RingWhy.Consent, $"A consent is awaited: {file.Lasting}.", Messages.For(work, RingWhy.Consent, file, file.Lasting));
         }
         return rings;
     }
@@ -250,7 +269,7 @@ internal static class DayEndpoints
         refusals.ThrowIfAny();
         using var work = shop.Begin();
         TheJob.Read(work, id);
-        DayBook.Hold(work, id, hold.Until);
+        DayBook.Hold(work, id, hold.Until, hold.Why);
         work.Commit();
         return Of(work, DayPlan.Of(work, clock));
     }

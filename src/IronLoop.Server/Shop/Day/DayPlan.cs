@@ -95,9 +95,9 @@ internal sealed class DayPlan
                 Until(WorkingDay(ordered.TryGetValue(open.Id, out var at) ? DateOnly.FromDateTime(at.LocalDateTime) : today, lead, shop), $"waits for {string.Join(", ", file.Progress.Awaited)}, expected");
             if (open.ObservedUntil is { } observed)
                 Until(observed, "under observation until");
-            var (until, inFront) = held.GetValueOrDefault(open.Id);
+            var (until, why, inFront) = held.GetValueOrDefault(open.Id);
             if (until is { } hold)
-                Until(hold, "on hold until");
+                Until(hold, why == HoldWhy.TryOn ? "its owner comes for the try-on" : "on hold until");
             var hand = file.Bench.IsBegun && whose.TryGetValue(open.Id, out var by) && hands.Exists(h => h.Id == by) ? by : null;
             jobs.Add(new DayWork(file, new DayJob(
                 open.Id.ToString(System.Globalization.CultureInfo.InvariantCulture), left.Minutes,

@@ -24,7 +24,7 @@ internal sealed record RingWire(long JobId, string Client, string Contact, strin
 internal sealed record LateJobWire(long JobId, string Client, string Watch, int? Minutes, string Says);
 
 /// <summary>A job that waits.</summary>
-internal sealed record WaitingWire(long JobId, string Client, string Watch, string Waits, DateOnly Until);
+internal sealed record WaitingWire(long JobId, string Client, string Watch, string Waits, DateOnly Until, bool Held = false);
 
 /// <summary>A day of the strip.</summary>
 internal sealed record StripDayWire(DateOnly Day, int Minutes, int Taken, bool Over);
@@ -61,7 +61,8 @@ internal sealed record WorkHoursWire(string Week, IReadOnlyList<DateOnly> Off, I
 internal sealed record RangWire(RingWhy Why, bool Reached, string By);
 
 /// <param name="Until">The day; null for no longer.</param>
-internal sealed record HoldWire(DateOnly? Until);
+/// <param name="Why">Why: put on hold, or the owner comes that day for the try-on.</param>
+internal sealed record HoldWire(DateOnly? Until, HoldWhy Why = HoldWhy.OnHold);
 
 /// <param name="InFront">Whether it goes before all others.</param>
 internal sealed record FrontWire(bool InFront);
