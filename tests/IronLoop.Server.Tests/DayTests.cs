@@ -78,6 +78,27 @@ public sealed class DayTests : IDisposable
     }
 
     [Fact]
+    public async Task A_job_is_given_to_somebody_and_an_hour_said_is_when_it_is_due()
+    {
+        await SetHours("mo-fr 9-17", Works("MK"), Works("TB"));
+        var job = await TakeIn("Ada Moor", "2026-11-24");
+        var mine = Pieces(await _shop.Get("/api/day")).Single();
+        var other = mine.Hand == "MK" ? "TB" : "MK";
+        Pieces(await _shop.Put($"/api/jobs/{job}/hand", new { hand = other })).Single().Hand.ShouldBe(other);
+        Pieces(await _shop.Put($"/api/jobs/{job}/hand", new { hand = (string?)null })).Count.ShouldBe(1);
+        (await _shop.Send(HttpMethod.Put, $"/api/jobs/{job}/hand", """{"hand":"ZZ"}""", HttpStatusCode.BadRequest))["errors"]!["$.hand"]![0]!.GetValue<string>().ShouldContain("MK, TB");
+
+        // By closing it can be kept; by five past nine it cannot.
+        (await _shop.Get("/api/day"))["feasible"]!.GetValue<bool>().ShouldBeTrue();
+        var late = await _shop.Put($"/api/jobs/{job}/hour", new { hour = "09:05" });
+        late["feasible"]!.GetValue<bool>().ShouldBeFalse();
+        late["late"]!.AsArray().Single()!["minutes"]!.GetValue<int>().ShouldBe(8);
+        (await _shop.Get($"/api/jobs/{job}"))["promisedHour"]!.GetValue<string>().ShouldBe("09:05");
+        (await _shop.Put($"/api/jobs/{job}/hour", new { hour = (string?)null }))["feasible"]!.GetValue<bool>().ShouldBeTrue();
+        (await _shop.Send(HttpMethod.Put, $"/api/jobs/{job}/hour", """{"hour":"soon"}""", HttpStatusCode.BadRequest))["errors"]!["$.hour"]![0]!.GetValue<string>().ShouldContain("15:30");
+    }
+
+    [Fact]
     public async Task A_message_is_in_the_house_s_words()
     {
         var usual = (await _shop.Get("/api/day/messages"))["messages"]!.AsArray();

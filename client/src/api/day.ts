@@ -27,6 +27,8 @@ export function useDay() {
       put(answered(api.POST('/api/jobs/{id}/rings', { ...of(id), body }))),
     hold: (id: number, body: Schemas['HoldWire']) =>
       put(answered(api.PUT('/api/jobs/{id}/hold', { ...of(id), body }))),
+    give: (id: number, hand: string | null) =>
+      put(answered(api.PUT('/api/jobs/{id}/hand', { ...of(id), body: { hand } }))),
     pull: (id: number, inFront: boolean) =>
       put(answered(api.PUT('/api/jobs/{id}/front', { ...of(id), body: { inFront } }))),
     /** What pulling a job to the front makes late. */
@@ -74,5 +76,18 @@ export function useMessages() {
       queries.setQueryData(['messages'], await answered(api.PUT('/api/day/messages', { body })))
       await queries.invalidateQueries({ queryKey: ['day'] })
     },
+  }
+}
+
+/** Says the hour of its day a job is promised for. */
+export function usePromisedHour(id: MaybeRefOrGetter<number>) {
+  const queries = useQueryClient()
+  return async (hour: string) => {
+    await answered(
+      api.PUT('/api/jobs/{id}/hour', { params: { path: { id: toValue(id) } }, body: { hour: hour || null } }),
+    )
+    await queries.invalidateQueries({
+      predicate: ({ queryKey }) => queryKey[0] === 'job' || queryKey[0] === 'day',
+    })
   }
 }

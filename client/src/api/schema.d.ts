@@ -1273,6 +1273,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Gives a job to a fitter, or to whoever comes to it; a begun one too. */
+        put: operations["giveJob"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/hour": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Says the hour of its day a job is promised for, or none. */
+        put: operations["setHour"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/front": {
         parameters: {
             query?: never;
@@ -3544,6 +3578,9 @@ export interface components {
         GaugedFigure: "lugWidth" | "lugToLug" | "barToBar" | "barRise" | "caseHeight" | "barGap" | "lugHole" | "ownBar" | "slotHeight" | "bandWidth" | "bandEnd" | "bandThickness" | "claspEnd" | "linkPitch" | "wrist" | "wristWidth" | "wristDepth" | "claspInner" | "claspThroat" | "claspTube" | "overButtons" | "claspBar" | "claspBarLength" | "microPitch" | "extension" | "endNotch" | "endBore" | "otherEndBore" | "pinDiameter" | "pinLength";
         /** @enum {unknown} */
         GaugedOf: "watch" | "band" | "wrist" | "clasp";
+        GivenWire: {
+            hand: null | string;
+        };
         GoneOfferWire: {
             /** Format: int64 */
             partId: number;
@@ -3703,6 +3740,9 @@ export interface components {
             until: null | string;
             why?: components["schemas"]["HoldWhy"];
         };
+        HourWire: {
+            hour: null | string;
+        };
         HoursWire: {
             from: string;
             to: string;
@@ -3772,6 +3812,7 @@ export interface components {
             words: string;
             /** Format: date */
             promised: string;
+            promisedHour: null | string;
             late: boolean;
             /** Format: int64 */
             priceCents: null | number;
@@ -9178,6 +9219,104 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["HoldWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TheDayWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    giveJob: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GivenWire"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TheDayWire"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    setHour: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description A name of the call's own, 1 to 200 letters, digits and signs: it is done once, however often it comes within a day. */
+                "Idempotency-Key"?: string;
+                /** @description The version it is made on, as ETag has it, or * for whatever stands; 428 where it is missing and something would be overwritten, 412 where it is older. */
+                "If-Match"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HourWire"];
             };
         };
         responses: {

@@ -102,7 +102,8 @@ useActs(() => {
         {{ job.client }} <span class="watch">{{ job.watch }}</span>
       </h1>
       <p class="quiet">
-        Tag <span class="figure">{{ job.id }}</span>, promised {{ asDay(job.promised) }}
+        Tag <span class="figure">{{ job.id }}</span>, promised {{ asDay(job.promised)
+        }}{{ job.promisedHour ? ` by ${job.promisedHour}` : '' }}
         <strong v-if="job.late">— late</strong>
         <strong v-if="job.closedAt">— handed over</strong>
       </p>

@@ -12,7 +12,7 @@ import TimeLine from './TimeLine.vue'
 
 /** The day: lists, rings, what is late, what waits. */
 defineProps<{ day: Day }>()
-const { rang, pull, front, hold } = useDay()
+const { rang, pull, front, hold, give } = useDay()
 const { busy, error, act } = useActing(200)
 const { door } = useDoor()
 const initials = useLocalStorage('iron-loop-initials', '')
@@ -32,6 +32,11 @@ const holds = (id: number, until: string, why: 'onHold' | 'tryOn') =>
   until &&
   act(async () => {
     await hold(id, { until, why })
+    asked.value = null
+  })
+const gives = (id: number, hand: string) =>
+  act(async () => {
+    await give(id, hand || null)
     asked.value = null
   })
 const note = (r: Ring, reached: boolean) => act(() => rang(r.jobId, { why: r.why, reached, by: by.value }))
@@ -91,6 +96,18 @@ const copy = (r: Ring) => act(() => navigator.clipboard.writeText(r.message))
                     :name="`try-on-${p.jobId}`"
                     @change="holds(p.jobId, ($event.target as HTMLInputElement).value, 'tryOn')"
                 /></label>
+                <label v-if="day.lists.length > 1" class="held"
+                  >Give it to
+                  <select
+                    class="plain-field"
+                    :name="`hand-${p.jobId}`"
+                    :value="l.hand"
+                    @change="gives(p.jobId, ($event.target as HTMLSelectElement).value)"
+                  >
+                    <option value="">whoever comes to it</option>
+                    <option v-for="o in day.lists" :key="o.hand" :value="o.hand">{{ o.hand }}</option>
+                  </select></label
+                >
                 <button type="button" class="plain" @click="asked = null">Leave it</button>
               </span>
             </span>

@@ -45,6 +45,9 @@ public sealed record Job(
     /// <summary>How long the owner's own words may be.</summary>
     public const int LongestWords = 2000;
 
+    /// <summary>The hour of the day it is promised for; null where none was said, so that it is due when the shop closes.</summary>
+    public TimeOnly? PromisedHour { get; init; }
+
     /// <summary>Counted up by every change.</summary>
     public long Version { get; init; } = 1;
 

@@ -37,7 +37,8 @@ public enum HoldWhy
 /// <param name="Until">The day it may go on; null where nothing holds it.</param>
 /// <param name="Why">Why it is held.</param>
 /// <param name="InFront">Whether it is pulled to the front.</param>
-public readonly record struct StoredHold(DateOnly? Until, HoldWhy Why, bool InFront);
+/// <param name="Hand">To whom it was given, by initials; null where to nobody.</param>
+public readonly record struct StoredHold(DateOnly? Until, HoldWhy Why, bool InFront, string? Hand);
 
 /// <summary>A ring.</summary>
 public sealed record StoredRing(long JobId, RingWhy Why, DateTimeOffset At, string By, bool Reached);
@@ -68,12 +69,15 @@ public static class DayBook
 
     /// <summary>What holds open jobs up, and which are pulled to the front.</summary>
     public static IReadOnlyDictionary<long, StoredHold> Held(ShopWork work) =>
-        work.Query("SELECT id, hold_until, hold_why, in_front FROM job WHERE closed_at IS NULL AND (hold_until IS NOT NULL OR in_front = 1)",
-            row => (Id: row.Number("id"), Hold: new StoredHold(row.Maybe("hold_until", Columns.Day), row.Choice<HoldWhy>("hold_why"), row.Yes("in_front")))).ToDictionary(h => h.Id, h => h.Hold);
+        work.Query("SELECT id, hold_until, hold_why, in_front, hand FROM job WHERE closed_at IS NULL AND (hold_until IS NOT NULL OR in_front = 1 OR hand IS NOT NULL)",
+            row => (Id: row.Number("id"), Hold: new StoredHold(row.Maybe("hold_until", Columns.Day), row.Choice<HoldWhy>("hold_why"), row.Yes("in_front"), row.MaybeText("hand")))).ToDictionary(h => h.Id, h => h.Hold);
 
     /// <summary>Holds a job until a day, or no more.</summary>
     public static void Hold(ShopWork work, long jobId, DateOnly? until, HoldWhy why) =>
         work.Execute("UPDATE job SET hold_until = $until, hold_why = $why WHERE id = $id", ("$id", jobId), ("$until", until), ("$why", why));
+
+    /// <summary>Gives a job to somebody, by initials; null to whoever comes to it.</summary>
+    public static void Give(ShopWork work, long jobId, string? hand) => work.Execute("UPDATE job SET hand = $hand WHERE id = $id", ("$id", jobId), ("$hand", hand));
 
     /// <summary>Pulls a job to the front, or lets it go back.</summary>
     public static void Pull(ShopWork work, long jobId, bool toTheFront) => work.Execute("UPDATE job SET in_front = $front WHERE id = $id", ("$id", jobId), ("$front", toTheFront));

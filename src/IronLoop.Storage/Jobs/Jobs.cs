@@ -103,6 +103,10 @@ public static class Jobs
         Wordings.Say(work, id, Wording.Words, words, at, by);
     }
 
+    /// <summary>Says the hour it is promised for; null where none is.</summary>
+    public static void PromisedFor(ShopWork work, long id, TimeOnly? hour) =>
+        work.Execute("UPDATE job SET promised_hour = $hour WHERE id = $id", ("$id", id), ("$hour", hour?.ToString("HH:mm", System.Globalization.CultureInfo.InvariantCulture)));
+
     /// <summary>Says whether the wearer is here to try it on.</summary>
     public static void Wears(ShopWork work, long id, bool hasWearer) =>
         work.Execute("UPDATE job SET has_wearer = $wearer WHERE id = $id", ("$id", id), ("$wearer", hasWearer));
@@ -160,6 +164,7 @@ public static class Jobs
     {
         Version = row.Number("version"),
         HasWearer = row.Yes("has_wearer"),
+        PromisedHour = row.MaybeText("promised_hour") is { } hour ? TimeOnly.ParseExact(hour, "HH:mm", System.Globalization.CultureInfo.InvariantCulture) : null,
         IsUnworked = row.Yes("unworked"),
         ExtraHole = row.Maybe("extra_hole", Columns.Count),
         IsFittedMeanwhile = row.Yes("fitted_meanwhile"),

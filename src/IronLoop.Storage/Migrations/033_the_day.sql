@@ -14,6 +14,9 @@ CREATE TABLE day_off (
 -- What holds a job up that nobody at the bench can do anything about, and what goes first.
 ALTER TABLE job ADD COLUMN hold_until TEXT;
 ALTER TABLE job ADD COLUMN hold_why TEXT NOT NULL DEFAULT 'OnHold' CONSTRAINT hold_why_known CHECK (hold_why IN ('OnHold', 'TryOn'));
+-- The hour it is promised for, where one was said, and whose job it is, where it was given to somebody.
+ALTER TABLE job ADD COLUMN promised_hour TEXT;
+ALTER TABLE job ADD COLUMN hand TEXT;
 ALTER TABLE job ADD COLUMN in_front INTEGER NOT NULL DEFAULT 0;
 
 -- What the bench was expected to take when the plan was approved, in minutes; not known of jobs before.

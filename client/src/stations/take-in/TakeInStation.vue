@@ -1,7 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { usePromisedHour } from '../../api/day'
 import { useCorrect } from '../../api/job'
+import { wholeOf } from '../../api/refused'
 import type { TakeIn } from '../../api/shop'
+import RefusedLine from '../../controls/RefusedLine.vue'
+import { useActing } from '../../controls/acting'
 import { asMoment } from '../../controls/days'
 import { useBench } from '../../api/bench'
 import { useJobHere } from '../../job/here'
@@ -15,6 +19,8 @@ import TakeInForm from './TakeInForm.vue'
 const { id, job } = useJobHere()
 const correct = useCorrect(id)
 const { sheet: bench } = useBench(id)
+const setHour = usePromisedHour(id)
+const { error, act } = useActing(200)
 const start = computed<TakeIn>(() => ({
   client: job.value.client,
   contact: job.value.contact,
@@ -37,7 +43,20 @@ const start = computed<TakeIn>(() => ({
     :disabled="!job.may.putRight.ok"
     @done="correct.mutate({ body: $event, seen: job.version })"
   />
-  <p class="quiet">Taken in {{ asMoment(job.takenInAt) }} by {{ job.takenInBy }}.</p>
+  <p class="taken">
+    <span class="quiet">Taken in {{ asMoment(job.takenInAt) }} by {{ job.takenInBy }}.</span>
+    <label
+      >Promised by the hour
+      <input
+        class="plain-field"
+        type="time"
+        name="hour"
+        :value="job.promisedHour ?? ''"
+        :disabled="!job.may.putRight.ok"
+        @change="act(() => setHour(($event.target as HTMLInputElement).value))"
+    /></label>
+  </p>
+  <RefusedLine :of="wholeOf(error)" />
   <hr class="hairline" />
   <CamePart v-if="bench.data.value" :job-id="job.id" :sheet="bench.data.value" :open="job.may.putRight.ok" />
   <NotesPart
@@ -53,3 +72,18 @@ const start = computed<TakeIn>(() => ({
   <hr class="hairline" />
   <ReferralForm :job="job" />
 </template>
+
+<style scoped>
+.taken {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 24px;
+  align-items: center;
+  justify-content: space-between;
+}
+.taken label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+</style>

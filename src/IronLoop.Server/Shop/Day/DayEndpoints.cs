@@ -61,6 +61,8 @@ internal static class DayEndpoints
         var job = routes.MapGroup("/api/jobs/{id:long}").WithTags("day");
         job.MapPost("/rings", Rang).WithName("rang").WithSummary("Notes that the owner was rung, reached or not.").ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
         job.MapPut("/hold", Hold).WithName("hold").WithSummary("Holds a job until a day, or no longer.").ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
+        job.MapPut("/hand", Give).WithName("giveJob").WithSummary("Gives a job to a fitter, or to whoever comes to it; a begun one too.").ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
+        job.MapPut("/hour", SetHour).WithName("setHour").WithSummary("Says the hour of its day a job is promised for, or none.").ProducesValidationProblem().ProducesProblem(StatusCodes.Status404NotFound);
         job.MapPut("/front", Pull).WithName("pull").WithSummary("Pulls a job to the front of its list, or lets it go back.").ProducesProblem(StatusCodes.Status404NotFound);
     }
 
@@ -270,6 +272,34 @@ internal static class DayEndpoints
         using var work = shop.Begin();
         TheJob.Read(work, id);
         DayBook.Hold(work, id, hold.Until, hold.Why);
+        work.Commit();
+        return Of(work, DayPlan.Of(work, clock));
+    }
+
+    private static TheDayWire Give(long id, GivenWire given, OpenShop shop, TimeProvider clock)
+    {
+        var refusals = new Refusals();
+        using var work = shop.Begin();
+        TheJob.Read(work, id);
+        var hands = DayBook.Hours(work).Select(h => h.Initials).Where(i => i.Length > 0).ToList();
+        if (given.Hand is { } hand && !hands.Contains(hand))
+            refusals.Add("$.hand", $"hand is “{hand}”; allowed is {(hands.Count == 0 ? "nobody: no hours are entered yet" : string.Join(", ", hands))}.");
+        refusals.ThrowIfAny();
+        DayBook.Give(work, id, given.Hand);
+        work.Commit();
+        return Of(work, DayPlan.Of(work, clock));
+    }
+
+    private static TheDayWire SetHour(long id, HourWire set, OpenShop shop, TimeProvider clock)
+    {
+        var refusals = new Refusals();
+        var hour = default(TimeOnly);
+        if (!string.IsNullOrEmpty(set.Hour) && !TimeOnly.TryParseExact(set.Hour, "HH:mm", CultureInfo.InvariantCulture, DateTimeStyles.None, out hour))
+            refusals.Add("$.hour", $"hour is “{set.Hour}”; allowed is one such as 15:30, or none.");
+        refusals.ThrowIfAny();
+        using var work = shop.Begin();
+        TheJob.For(work, id, JobAct.PutRight);
+        Storage.Jobs.PromisedFor(work, id, string.IsNullOrEmpty(set.Hour) ? null : hour);
         work.Commit();
         return Of(work, DayPlan.Of(work, clock));
     }

@@ -95,17 +95,19 @@ internal sealed class DayPlan
                 Until(WorkingDay(ordered.TryGetValue(open.Id, out var at) ? DateOnly.FromDateTime(at.LocalDateTime) : today, lead, shop), $"waits for {string.Join(", ", file.Progress.Awaited)}, expected");
             if (open.ObservedUntil is { } observed)
                 Until(observed, "under observation until");
-            var (until, why, inFront) = held.GetValueOrDefault(open.Id);
+            var (until, why, inFront, given) = held.GetValueOrDefault(open.Id);
             if (until is { } hold)
                 Until(hold, why == HoldWhy.TryOn ? "its owner comes for the try-on" : "on hold until");
-            var hand = file.Bench.IsBegun && whose.TryGetValue(open.Id, out var by) && hands.Exists(h => h.Id == by) ? by : null;
+            // A begun job stays with the same hands unless it was given to others on purpose.
+            var begun = file.Bench.IsBegun;
+            var hand = given is not null && hands.Exists(h => h.Id == given) ? given : begun && whose.TryGetValue(open.Id, out var by) && hands.Exists(h => h.Id == by) ? by : null;
             jobs.Add(new DayWork(file, new DayJob(
                 open.Id.ToString(System.Globalization.CultureInfo.InvariantCulture), left.Minutes,
-                from == today ? now : Minute(today, from), Minute(today, open.Promised) + Closing(open.Promised, shop), new HashSet<string> { open.Request.ToString() })
+                from == today ? now : Minute(today, from), Minute(today, open.Promised) + (open.PromisedHour is { } hour ? hour.Hour * 60 + hour.Minute : Closing(open.Promised, shop)), new HashSet<string> { open.Request.ToString() })
             {
                 Of = hand,
                 Tools = file.Band?.Fastener?.ToString() ?? open.Request.ToString(),
-                IsInHand = inFront || (hand is not null && from == today),
+                IsInHand = inFront || (hand is not null && begun && from == today),
             }, waits));
         }
         return new DayPlan(start, now, hands, jobs, others, lead) { Reserve = (int)(limits.Thousandths(Limit.DayReserve) / 1000), Times = times };

@@ -60,6 +60,12 @@ internal sealed record WorkHoursWire(string Week, IReadOnlyList<DateOnly> Off, I
 /// <param name="Reached">Whether they were.</param>
 internal sealed record RangWire(RingWhy Why, bool Reached, string By);
 
+/// <param name="Hour">The hour, such as 15:30; null for none, so that it is due when the shop closes.</param>
+internal sealed record HourWire(string? Hour);
+
+/// <param name="Hand">Initials of whom it is given to; null for whoever comes to it.</param>
+internal sealed record GivenWire(string? Hand);
+
 /// <param name="Until">The day; null for no longer.</param>
 /// <param name="Why">Why: put on hold, or the owner comes that day for the try-on.</param>
 internal sealed record HoldWire(DateOnly? Until, HoldWhy Why = HoldWhy.OnHold);

@@ -43,6 +43,8 @@ internal sealed record DayPlanAnswer(bool Feasible, int? AllowanceMinutes, IRead
 [JsonSourceGenerationOptions(GenerationMode = JsonSourceGenerationMode.Metadata)]
 [JsonSerializable(typeof(DayPlanRequest))]
 [JsonSerializable(typeof(DayPlanAnswer))]
+[JsonSerializable(typeof(GivenWire))]
+[JsonSerializable(typeof(HourWire))]
 [JsonSerializable(typeof(MessagesWire))]
 [JsonSerializable(typeof(TheDayWire))]
 [JsonSerializable(typeof(PromiseWire))]
