@@ -75,6 +75,14 @@ public sealed class DayTests : IDisposable
         after["rings"]!.AsArray().Single(r => r!["jobId"]!.GetValue<long>() == job)!["tried"].ShouldNotBeNull();
         after = await shop.Post($"/api/jobs/{job}/rings", new { why = "workIsDone", reached = true, by = "MK" });
         after["rings"]!.AsArray().ShouldNotContain(r => r!["jobId"]!.GetValue<long>() == job);
+
+        // What was promised to be asked after is rung too; not reached, it stays with its time.
+        shop.Clock.Advance(TimeSpan.FromDays(8));
+        after = await shop.Get("/api/day");
+        var due = (await shop.Get("/api/observations")).AsArray().First(o => o!["due"]!.GetValue<bool>())!["jobId"]!.GetValue<long>();
+        JsonNode Followed(JsonNode day) => day["rings"]!.AsArray().Single(r => r!["jobId"]!.GetValue<long>() == due && r["why"]!.GetValue<string>() == "followUp")!;
+        Followed(after)["tried"].ShouldBeNull();
+        Followed(await shop.Post($"/api/jobs/{due}/rings", new { why = "followUp", reached = false, by = "MK" }))["tried"].ShouldNotBeNull();
     }
 
     [Fact]
@@ -102,7 +110,7 @@ public sealed class DayTests : IDisposable
     public async Task A_message_is_in_the_house_s_words()
     {
         var usual = (await _shop.Get("/api/day/messages"))["messages"]!.AsArray();
-        usual.Select(m => m!["why"]!.GetValue<string>()).ShouldBe(["workIsDone", "partsCame", "consent"]);
+        usual.Select(m => m!["why"]!.GetValue<string>()).ShouldBe(["workIsDone", "partsCame", "consent", "followUp"]);
         var set = await _shop.Put("/api/day/messages", new { messages = new[] { new { why = "workIsDone", text = "Dear {client}: {watch}, tag {tag}. The house of straps." } } });
         set["messages"]![0]!["text"]!.GetValue<string>().ShouldStartWith("Dear {client}");
         var refused = await _shop.Send(HttpMethod.Put, "/api/day/messages", """{"messages":[{"why":"workIsDone","text":"{name}, come."}]}""", HttpStatusCode.BadRequest);

@@ -5101,7 +5101,7 @@ export interface components {
             lies: components["schemas"]["ByHand"];
         };
         /** @enum {unknown} */
-        RingWhy: "workIsDone" | "partsCame" | "consent";
+        RingWhy: "workIsDone" | "partsCame" | "consent" | "followUp";
         RingWire: {
             /** Format: int64 */
             jobId: number;

@@ -34,7 +34,12 @@ watch(
 /** What is written to an owner who is rung, in the house's words. */
 const { messages, set: setMessages } = useMessages()
 const { error: unsaid, act: say } = useActing(200)
-const rung = { workIsDone: 'The work is done', partsCame: 'Parts came in', consent: 'A consent is awaited' }
+const rung = {
+  workIsDone: 'The work is done',
+  partsCame: 'Parts came in',
+  consent: 'A consent is awaited',
+  followUp: 'To be followed up',
+}
 const reword = (at: number, text: string) =>
   say(() =>
     setMessages({

@@ -36,7 +36,11 @@ const hours = computed(() => {
         :class="{ front: p.inFront }"
         :style="{ left: `${x(minute(p.from))}%`, width: `${x(minute(p.to) || 1440) - x(minute(p.from))}%` }"
       ></span>
-      <span class="now" :style="{ left: `${x(minute(day.now))}%` }"></span>
+      <span
+        v-if="minute(day.now) >= from && minute(day.now) <= to"
+        class="now"
+        :style="{ left: `${Math.min(99.7, x(minute(day.now)))}%` }"
+      ></span>
     </div>
     <div class="hours figure">
       <span v-for="h in hours" :key="h" :style="{ left: `${x(h)}%` }">{{ h / 60 }}</span>

@@ -372,10 +372,12 @@ public sealed class StepWords
             };
         }
         var isSecond = stand.Joints.Any(j => j is { Closed: true, Fastener: Fastener.Threaded });
+        // Where a job is called off the band that goes back on is the old one.
+        var threaded = stand[stand[close.A].Kind == ThingKind.OnePieceBand ? close.A : close.B];
         return step with
         {
             Says = !isSecond
-                ? $"The {Laid.ClosureOf(stand[$"{FromTheWatch.Wanted}.closure"])} end lies on the {side} side. Thread the band down past the bar there and under the case."
+                ? $"The {Laid.ClosureOf(stand.Closure(threaded.Fits!)!)} end lies on the {side} side. Thread the band down past the bar there and under the case."
                 : OnePieceBand.Layers(_facts.Way) == 2
                     ? $"Up past the bar on the {side} side and back through the loop of the under-flap: two layers lie under the case. The band passes under both bars, so that one failing bar does not drop the head."
                     : $"Up past the bar on the {side} side; the under-flap stays beside it, and the hand goes between: one layer lies under the case. The band passes under both bars, so that one failing bar does not drop the head.",

@@ -21,6 +21,9 @@ public enum RingWhy
 
     /// <summary>The owner's consent is awaited.</summary>
     Consent,
+
+    /// <summary>It was promised to ask after the work.</summary>
+    FollowUp,
 }
 
 /// <summary>Why a job is held until a day. Stored by name.</summary>
@@ -145,10 +148,10 @@ public static class DayBook
             """,
             row => (Job: row.Number("job"), By: row.Text("by"))).ToDictionary(o => o.Job, o => o.By);
 
-    /// <summary>The last ring of each open job and reason.</summary>
+    /// <summary>The last ring of each job and reason, of open jobs and of those that are to be followed up.</summary>
     public static IReadOnlyList<StoredRing> Rings(ShopWork work) =>
         work.Query(
-            "SELECT ring.* FROM ring JOIN job ON job.id = ring.job_id WHERE job.closed_at IS NULL AND ring.id IN (SELECT MAX(id) FROM ring GROUP BY job_id, why)",
+            "SELECT ring.* FROM ring JOIN job ON job.id = ring.job_id WHERE (job.closed_at IS NULL OR job.observe_on IS NOT NULL AND job.observed_at IS NULL) AND ring.id IN (SELECT MAX(id) FROM ring GROUP BY job_id, why)",
             row => new StoredRing(row.Number("job_id"), row.Choice<RingWhy>("why"), row.Time("at"), row.Text("by"), row.Yes("reached")));
 
     /// <summary>Notes a ring.</summary>

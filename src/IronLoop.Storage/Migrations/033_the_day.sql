@@ -26,7 +26,7 @@ ALTER TABLE job ADD COLUMN expected_minutes INTEGER;
 CREATE TABLE ring (
   id      INTEGER PRIMARY KEY,
   job_id  INTEGER NOT NULL REFERENCES job(id) ON DELETE CASCADE,
-  why     TEXT NOT NULL CONSTRAINT why_known CHECK (why IN ('WorkIsDone', 'PartsCame', 'Consent')),
+  why     TEXT NOT NULL CONSTRAINT why_known CHECK (why IN ('WorkIsDone', 'PartsCame', 'Consent', 'FollowUp')),
   at      TEXT NOT NULL,
   by      TEXT NOT NULL,
   reached INTEGER NOT NULL CHECK (reached IN (0, 1))

@@ -154,13 +154,13 @@ internal static class DayEndpoints
     {
         var rung = DayBook.Rings(work).ToDictionary(r => (r.JobId, r.Why));
         var rings = new List<RingWire>();
-        void Add(JobSnapshot file, RingWhy why, string says, string message)
+        void Add(JobSnapshot file, RingWhy why, string says, string message) =>
+            Ring(new RingWire(file.Job.Id, file.Job.Client.Name, file.Job.Client.Contact, file.Job.WatchName, why, says, null, message));
+        void Ring(RingWire ring)
         {
-            var last = rung.GetValueOrDefault((file.Job.Id, why));
-            if (last is { Reached: true })
-                return;
-            var tried = last is null ? null : last.At.LocalDateTime.ToString("ddd d MMM, HH:mm", CultureInfo.InvariantCulture);
-            rings.Add(new RingWire(file.Job.Id, file.Job.Client.Name, file.Job.Client.Contact, file.Job.WatchName, why, says, tried, message));
+            var last = rung.GetValueOrDefault((ring.JobId, ring.Why));
+            if (last is not { Reached: true })
+                rings.Add(ring with { Tried = last?.At.LocalDateTime.ToString("ddd d MMM, HH:mm", CultureInfo.InvariantCulture) });
         }
         foreach (var file in plan.Others.Where(f => !f.Progress.Referred && f.Progress.Next == Station.HandOver && f.Job.ObservedUntil is null))
             Add(file, RingWhy.WorkIsDone, "The work is done; it can be collected.", Messages.For(work, RingWhy.WorkIsDone, file));
@@ -172,6 +172,11 @@ internal static class DayEndpoints
             if (file.Lasting.Length > 0 && Consents.Of(work, file.Job.Id) is null && file.Stock?.OwnerClientId is null)
                 Add(file, RingWhy.Consent, $"A consent is awaited: {file.Lasting}.", Messages.For(work, RingWhy.Consent, file, file.Lasting));
         }
+        // Asked after: the reply is recorded where it is followed up.
+        foreach (var after in HandOvers.Promised(work, DateOnly.FromDateTime(plan.Start)))
+            Ring(new RingWire(
+                after.JobId, after.Client, after.Contact, after.Watch, RingWhy.FollowUp, $"To be followed up{(after.For.Length > 0 ? $": {after.For}" : "")}.", null,
+                Messages.For(work, RingWhy.FollowUp, after.JobId, after.Client, after.Watch)));
         return rings;
     }
 

@@ -43,11 +43,14 @@ internal static partial class Messages
     /// <param name="why">Why its owner is rung.</param>
     /// <param name="job">The job.</param>
     /// <param name="what">What is asked of them, where something is.</param>
-    public static string For(ShopWork work, RingWhy why, JobSnapshot job, string what = "") => Place().Replace(Text(work, why), place => place.Groups["place"].Value switch
+    public static string For(ShopWork work, RingWhy why, JobSnapshot job, string what = "") => For(work, why, job.Job.Id, job.Job.Client.Name, job.Job.WatchName, what);
+
+    /// <summary>The message for a job that is told by its tag, whose it is and the watch.</summary>
+    public static string For(ShopWork work, RingWhy why, long tag, string client, string watch, string what = "") => Place().Replace(Text(work, why), place => place.Groups["place"].Value switch
     {
-        "client" => job.Job.Client.Name,
-        "watch" => job.Job.WatchName,
-        "tag" => job.Job.Id.ToString(System.Globalization.CultureInfo.InvariantCulture),
+        "client" => client,
+        "watch" => watch,
+        "tag" => tag.ToString(System.Globalization.CultureInfo.InvariantCulture),
         "what" => what,
         _ => place.Value,
     });
@@ -56,6 +59,7 @@ internal static partial class Messages
     {
         RingWhy.WorkIsDone => "{client}, your {watch} is done and can be collected. Tag {tag}.",
         RingWhy.PartsCame => "{client}, the parts for your {watch} are here. Tag {tag}.",
+        RingWhy.FollowUp => "{client}, how is your {watch} since it was here? Tag {tag}.",
         _ => "{client}, before we go on with your {watch} we ask for your consent: {what}. Tag {tag}.",
     };
 
