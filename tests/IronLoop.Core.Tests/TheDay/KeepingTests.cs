@@ -3,7 +3,7 @@ using IronLoop.Core.Day;
 namespace IronLoop.Core.Tests.TheDay;
 
 /// <summary>What can be kept and promised, against every way of doing it minute by minute.</summary>
-public class KeepingTests
+public class KeepingTests(ITestOutputHelper output)
 {
     private const int MinutesADay = 24 * 60;
 
@@ -224,6 +224,40 @@ public class KeepingTests
 
     private static IEnumerable<IReadOnlyList<DayJob>> Orders(List<DayJob> jobs) =>
         jobs.Count <= 1 ? [jobs] : jobs.SelectMany(first => Orders([.. jobs.Where(j => j != first)]).Select(rest => (IReadOnlyList<DayJob>)[first, .. rest]));
+
+    [Fact]
+    public void No_order_of_a_list_that_keeps_its_days_and_promises_spares_more_than_one_change_of_tools()
+    {
+        var random = new Random(17);
+        var (found, least, more) = (0, 0, 0);
+        for (var round = 0; round < 1500; round++)
+        {
+            var hands = Enumerable.Range(0, random.Next(1, 3)).Select(i => Hand($"h{i}", (0, 2 * MinutesADay))).ToList();
+            var jobs = Enumerable.Range(0, random.Next(2, 7) * hands.Count).Select(i =>
+                Job($"j{i}", random.Next(1, 9) * 5, random.Next(3) == 0 ? MinutesADay + random.Next(40, 240) : random.Next(40, 240)) with { Tools = $"t{random.Next(3)}", IsInHand = i == 0 && random.Next(4) == 0 }).ToList();
+            foreach (var list in DayLists.Of(0, hands, jobs).Lists.Where(l => l.Order.Count is > 1 and <= 6))
+            {
+                var order = list.Order;
+                var fewest = Orders([.. order]).Where(o => (!order[0].IsInHand || o[0] == order[0]) && Backward(o) <= Backward(order) && Late(o) <= Late(order)).Min(Changes);
+                Changes(order).ShouldBeLessThanOrEqualTo(fewest + 1, $"round {round}: {string.Join(", ", order.Select(j => $"{j.Id} {j.Tools} {j.Minutes} min, due {j.Due}"))}");
+                (found, least, more) = (found + Changes(order), least + fewest, more + (Changes(order) > fewest ? 1 : 0));
+            }
+        }
+        least.ShouldBeGreaterThan(1000);
+        output.WriteLine($"changes of tools: {found}, {least} at the least; one more in {more} lists");
+
+        static int Changes(IReadOnlyList<DayJob> order) => order.Zip(order.Skip(1)).Count(p => p.First.Tools != p.Second.Tools);
+
+        static int Backward(IReadOnlyList<DayJob> order) => order.Zip(order.Skip(1)).Count(p => p.Second.Due / MinutesADay < p.First.Due / MinutesADay);
+
+        static int Late(IReadOnlyList<DayJob> order)
+        {
+            var (at, late) = (0, 0);
+            foreach (var job in order)
+                late += Math.Max(0, (at += job.Minutes) - job.Due);
+            return late;
+        }
+    }
 
     [Fact]
     public void Jobs_with_the_same_tools_lie_together_where_nothing_is_later_for_it()
