@@ -14,7 +14,8 @@ public sealed record HandList(DayHand Hand, IReadOnlyList<DayJob> Order, IReadOn
 
 /// <summary>
 /// Lists of whole jobs: each job is one person's, who breaks it off where hours end or where one that goes before it may begin. Which are
-/// late when not all can be kept: the least total lateness found from three starts by moving and swapping jobs.
+/// late when not all can be kept: the least total lateness found from three starts by moving and swapping jobs. Within that, tools are
+/// changed as seldom as moving blocks of one to three jobs finds, from one person to another too.
 /// </summary>
 public sealed class DayLists
 {
@@ -25,6 +26,9 @@ public sealed class DayLists
     // What looking costs: the squares of the lists that were laid.
     private const long MostSpent = 2_000_000;
     private const int MostTogether = 40;
+    private const int MostInBlock = 3;
+    // About a day's work: what is further off is exchanged when it comes up.
+    private const int MostExchanged = 12;
     private const int AllOrders = 7;
     // More than all lists are long in minutes.
     private const long OtherTools = 10_000_000;
@@ -87,7 +91,7 @@ public sealed class DayLists
             if (least <= Unavoidable(work, can))
                 break;
         }
-        Together(best!);
+        Together(best!, can);
         Lists = [.. best!.Select((order, h) => new HandList(_hands[h], order, Lay(h, order, out _)))];
         var ended = Lists.SelectMany(l => l.Pieces).GroupBy(p => p.Job.Id).ToDictionary(g => g.Key, g => (Last: g.Max(p => p.To), Done: g.Sum(p => p.To - p.From)));
         Late =
@@ -202,35 +206,113 @@ public sealed class DayLists
     }
 
     /// <summary>Among jobs due on one day, those with the same tools out lie together and short ones before long ones, where that makes nothing later.</summary>
-    private void Together(List<DayJob>[] lists)
+    private void Together(List<DayJob>[] lists, Dictionary<DayJob, int[]> can)
     {
         for (var h = 0; h < lists.Length; h++)
+            Together(h, lists, MostTogether);
+        for (var (round, isBetter) = (0, true); round < MostRounds && isBetter; round++)
         {
-            Lay(h, lists[h], out var late);
-            var first = lists[h].Count > 0 && lists[h][0].IsInHand ? 1 : 0;
-            var last = Math.Min(MostTogether, lists[h].Count);
-            for (var (round, isBetter) = (0, true); round < MostRounds && isBetter; round++)
-            {
-                isBetter = false;
-                for (var size = 1; size <= 3; size++)
-                    for (var from = first; from + size <= last; from++)
-                        for (var to = first; to + size <= last; to++)
-                        {
-                            if (to == from || Moved(lists[h], from, size, to) >= 0)
-                                continue;
-                            var moved = lists[h].ToList();
-                            var block = moved.GetRange(from, size);
-                            moved.RemoveRange(from, size);
-                            moved.InsertRange(to, block);
-                            if (!KeepsDays(lists[h], moved))
-                                continue;
-                            Lay(h, moved, out var then);
-                            if (then > late)
-                                continue;
-                            (lists[h], late, isBetter) = (moved, then, true);
-                        }
-            }
+            isBetter = false;
+            for (var a = 0; a < lists.Length; a++)
+                for (var b = a + 1; b < lists.Length; b++)
+                    if (Exchange(a, b, lists, can))
+                    {
+                        isBetter = true;
+                        Together(a, lists, MostExchanged);
+                        Together(b, lists, MostExchanged);
+                    }
         }
+    }
+
+    private void Together(int h, List<DayJob>[] lists, int most)
+    {
+        Lay(h, lists[h], out var late);
+        var (first, last) = Movable(lists[h], most);
+        for (var (round, isBetter) = (0, true); round < MostRounds && isBetter; round++)
+        {
+            isBetter = false;
+            for (var size = 1; size <= MostInBlock; size++)
+                for (var from = first; from + size <= last; from++)
+                    for (var to = first; to + size <= last; to++)
+                    {
+                        if (to == from || Moved(lists[h], from, size, to) >= 0)
+                            continue;
+                        var moved = lists[h].ToList();
+                        var block = moved.GetRange(from, size);
+                        moved.RemoveRange(from, size);
+                        moved.InsertRange(to, block);
+                        if (Backward(moved) > Backward(lists[h]))
+                            continue;
+                        Lay(h, moved, out var then);
+                        if (then > late)
+                            continue;
+                        (lists[h], late, isBetter) = (moved, then, true);
+                    }
+        }
+    }
+
+    /// <summary>A block goes to somebody else, or for one of theirs, where that spares a change of tools, makes nothing later, and neither is done later than both were.</summary>
+    private bool Exchange(int a, int b, List<DayJob>[] lists, Dictionary<DayJob, int[]> can)
+    {
+        var (one, other) = (lists[a], lists[b]);
+        var ((firstOne, lastOne), (firstOther, lastOther)) = (Movable(one, MostExchanged), Movable(other, MostExchanged));
+        var (endOne, endOther) = (End(a, one, out var lateOne), End(b, other, out var lateOther));
+        var end = Math.Max(endOne, endOther);
+        var blocks = Block.All(other, firstOther, lastOther);
+        foreach (var mine in Block.All(one, firstOne, lastOne))
+            foreach (var theirs in blocks)
+                if (mine.Changes + theirs.Changes > 0 && mine.For(theirs) + theirs.For(mine) < mine.Changes + theirs.Changes && Try(mine.At, mine.Size, theirs.At, theirs.Size))
+                    return true;
+        return false;
+
+        bool Try(int at, int size, int from, int its)
+        {
+            var (mine, theirs) = (one.GetRange(at, size), other.GetRange(from, its));
+            var more = mine.Sum(j => j.Minutes) - theirs.Sum(j => j.Minutes);
+            // Seen without laying them: the one who gets more would be done too late.
+            if (endOther + more > end || endOne - more > end || mine.Exists(j => !can[j].Contains(b)) || theirs.Exists(j => !can[j].Contains(a)))
+                return false;
+            List<DayJob> first = [.. one[..at], .. theirs, .. one[(at + size)..]], second = [.. other[..from], .. mine, .. other[(from + its)..]];
+            if (Backward(first) + Backward(second) > Backward(one) + Backward(other))
+                return false;
+            var after = Math.Max(End(a, first, out var thenOne), End(b, second, out var thenOther));
+            if (after > end || thenOne + thenOther > lateOne + lateOther)
+                return false;
+            (lists[a], lists[b]) = (first, second);
+            return true;
+        }
+
+        int End(int h, List<DayJob> order, out long late) => Lay(h, order, out late) is { Count: > 0 } pieces ? pieces[^1].To : 0;
+    }
+
+    private static (int First, int Last) Movable(List<DayJob> order, int most) => (order.Count > 0 && order[0].IsInHand ? 1 : 0, Math.Min(most, order.Count));
+
+    /// <summary>The tools of a block of jobs and of those around it, as far as changing them goes.</summary>
+    private readonly record struct Block(int At, int Size, string? Before, string? Head, string? Tail, string? After, int Inner)
+    {
+        /// <summary>Changes of tools from the one before it to the one after it.</summary>
+        public int Changes { get; } = Size == 0 ? Between(Before, After) : Between(Before, Head) + Inner + Between(Tail, After);
+
+        public static List<Block> All(List<DayJob> order, int first, int last)
+        {
+            var blocks = new List<Block>();
+            for (var at = first; at <= last; at++)
+            {
+                var inner = 0;
+                for (var size = 0; size <= MostInBlock && at + size <= last; size++)
+                {
+                    if (size > 1)
+                        inner += Between(order[at + size - 2].Tools, order[at + size - 1].Tools);
+                    blocks.Add(new(at, size, at > 0 ? order[at - 1].Tools : null, size > 0 ? order[at].Tools : null, size > 0 ? order[at + size - 1].Tools : null, at + size < order.Count ? order[at + size].Tools : null, inner));
+                }
+            }
+            return blocks;
+        }
+
+        /// <summary>The changes with another block in its place.</summary>
+        public int For(Block other) => other.Size == 0 ? Between(Before, After) : Between(Before, other.Head) + other.Inner + Between(other.Tail, After);
+
+        private static int Between(string? one, string? next) => one is null || next is null || one == next ? 0 : 1;
     }
 
     /// <summary>What moving a block does to the changes of a list: only where it was and where it goes is another neighbour.</summary>
@@ -248,18 +330,17 @@ public sealed class DayLists
 
     private static int Day(int minute) => (int)Math.Floor(minute / (24.0 * 60));
 
-    /// <summary>Whether jobs due on different days, which may begin now, stand in the order of their days as far as they did.</summary>
-    private bool KeepsDays(List<DayJob> before, List<DayJob> after)
+    /// <summary>How often one that may begin now stands before one that is due on an earlier day.</summary>
+    private int Backward(List<DayJob> order)
     {
-        int Wrong(List<DayJob> order)
-        {
-            var ready = order.Where(j => j.NotBefore <= _now).ToList();
-            var wrong = 0;
-            for (var i = 1; i < ready.Count; i++)
-                wrong += Day(ready[i].Due) < Day(ready[i - 1].Due) ? 1 : 0;
-            return wrong;
-        }
-        return Wrong(after) <= Wrong(before);
+        var (backward, last) = (0, int.MinValue);
+        foreach (var job in order)
+            if (job.NotBefore <= _now)
+            {
+                backward += Day(job.Due) < last ? 1 : 0;
+                last = Day(job.Due);
+            }
+        return backward;
     }
 
     /// <summary>When a list comes to what.</summary>
