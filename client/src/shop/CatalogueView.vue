@@ -196,8 +196,9 @@ h2 {
 }
 .pick {
   display: inline-flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 10px;
+  gap: 0 10px;
   min-height: 44px;
   font-weight: 600;
 }
@@ -206,6 +207,10 @@ h2 {
   display: inline-flex;
   align-items: center;
   color: rgb(var(--v-theme-primary));
+}
+.pick input,
+.pick input::file-selector-button {
+  font: inherit;
 }
 progress {
   width: 100%;
