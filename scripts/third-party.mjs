@@ -19,10 +19,14 @@ function ofServer() {
     readFileSync(join(server, "IronLoop.Server.deps.json"), "utf8"),
   );
   return Object.entries(libraries)
-    .filter(([, library]) => library.type === "package")
+    .filter(([, library]) => /^(package|runtimepack)$/.test(library.type))
     .map(([key, library]) => {
-      const [name, version] = key.split("/");
-      const folder = join(cache, library.path ?? key.toLowerCase());
+      // The framework, which is shipped along.
+      const [name, version] = key.replace(/^runtimepack\./, "").split("/");
+      const folder = join(
+        cache,
+        library.path ?? `${name}/${version}`.toLowerCase(),
+      );
       const spec = readFileSync(
         join(folder, `${name.toLowerCase()}.nuspec`),
         "utf8",
