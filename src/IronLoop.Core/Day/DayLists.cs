@@ -352,37 +352,32 @@ public sealed class DayLists
         _spent += (long)order.Count * order.Count;
         late = 0;
         var pieces = new List<Piece>();
-        var left = new int[order.Count];
-        for (var i = 0; i < left.Length; i++)
-            left[i] = order[i].Minutes;
-        var open = left.Length;
+        // What is not done yet, each led to by the one before it, and the first by the place after the last.
+        var (head, left, follows) = (order.Count, new int[order.Count], new int[order.Count + 1]);
+        for (var i = 0; i < head; i++)
+            (left[i], follows[i]) = (order[i].Minutes, i + 1);
+        follows[head] = 0;
         foreach (var hour in _hours[h])
         {
             var at = hour.From;
-            while (at < hour.To && open > 0)
+            while (at < hour.To && follows[head] < head)
             {
-                var next = -1;
-                var soonest = hour.To;
-                for (var i = 0; i < left.Length; i++)
+                var (before, soonest) = (head, hour.To);
+                while (follows[before] < head && order[follows[before]].NotBefore > at)
                 {
-                    if (left[i] == 0)
-                        continue;
-                    if (order[i].NotBefore <= at)
-                    {
-                        next = i;
-                        break;
-                    }
-                    soonest = Math.Min(soonest, order[i].NotBefore);
+                    before = follows[before];
+                    soonest = Math.Min(soonest, order[before].NotBefore);
                 }
-                if (next < 0)
+                var next = follows[before];
+                if (next == head)
                 {
                     at = soonest;
                     continue;
                 }
                 var to = Math.Min(hour.To, at + left[next]);
                 // One that goes before it and may begin meanwhile breaks it off, where neither piece is too short.
-                for (var i = 0; i < next; i++)
-                    if (left[i] > 0 && order[i].NotBefore < to)
+                for (var i = follows[head]; i != next; i = follows[i])
+                    if (order[i].NotBefore < to)
                     {
                         var off = Math.Max(order[i].NotBefore, at + Math.Min(LeastPiece, left[next]));
                         if (off < to && at + left[next] - off >= LeastPiece)
@@ -395,8 +390,11 @@ public sealed class DayLists
                 if (to - at < LeastPiece && to - at < left[next])
                 {
                     // Too short a time is left before the hours end: something that fits, or nothing.
-                    next = Fits(order, left, at, hour.To);
-                    if (next < 0)
+                    before = head;
+                    while (follows[before] < head && (order[follows[before]].NotBefore > at || at + left[follows[before]] > hour.To))
+                        before = follows[before];
+                    next = follows[before];
+                    if (next == head)
                     {
                         at = hour.To;
                         continue;
@@ -411,23 +409,14 @@ public sealed class DayLists
                 at = to;
                 if (left[next] == 0)
                 {
-                    open--;
+                    follows[before] = follows[next];
                     late += Math.Max(0, to - order[next].Due);
                 }
             }
         }
         // What is never done is as late as could be.
-        for (var i = 0; i < left.Length; i++)
-            if (left[i] > 0)
-                late += Keeping.Furthest + left[i];
+        for (var i = follows[head]; i < head; i = follows[i])
+            late += Keeping.Furthest + left[i];
         return pieces;
-    }
-
-    private static int Fits(IReadOnlyList<DayJob> order, int[] left, int at, int end)
-    {
-        for (var i = 0; i < left.Length; i++)
-            if (left[i] > 0 && order[i].NotBefore <= at && at + left[i] <= end)
-                return i;
-        return -1;
     }
 }
