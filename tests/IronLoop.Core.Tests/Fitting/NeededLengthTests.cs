@@ -100,7 +100,7 @@ public class NeededLengthTests
     {
         var wrist = WristSection.FromTape(170, aspect);
         wrist.HalfWidth.ShouldBe(aspect * wrist.HalfDepth, 1e-12);
-        wrist.OffsetArc(-Math.PI / 2, 3 * Math.PI / 2, 0).ShouldBe(170, 1e-6);
-        wrist.OffsetArc(-Math.PI / 2, 0, 2).ShouldBe(170 / 4.0 + Math.PI, 1e-6);
+        wrist.OffsetArc(-Math.PI / 2, 3 * Math.PI / 2, 0).ShouldBe(170, 1e-9);
+        wrist.OffsetArc(-Math.PI / 2, 0, 2).ShouldBe(170 / 4.0 + Math.PI, 1e-9);
     }
 }

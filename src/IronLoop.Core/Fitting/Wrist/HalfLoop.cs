@@ -51,35 +51,60 @@ public sealed class HalfLoop
     {
         // How far the pivot stands outside the tangent with this normal: positive exactly between the two normals
         // of the tangents through the pivot, so the lower tangent is the lower end of one interval.
-        double Outside(double angle)
-        {
-            var (sin, cos) = Math.SinCos(angle);
-            return pivot.X * cos + pivot.Y * sin - wrist.Support(sin, cos) - offset;
-        }
+        double Outside(double sin, double cos) => pivot.X * cos + pivot.Y * sin - wrist.Support(sin, cos) - offset;
 
-        const double lowest = -Math.PI / 2;
-        const int looks = 60;
-        var best = lowest;
-        for (var i = 1; i <= looks; i++)
-        {
-            var angle = lowest + Math.PI * i / looks;
-            if (Outside(angle) > Outside(best))
-                best = angle;
-        }
-        best = Highest(Outside, Math.Max(lowest, best - Math.PI / looks), Math.Min(-lowest, best + Math.PI / looks));
-        if (Outside(best) < -1e-9)
-            return null;
+        var (best, most) = (0, Outside(Looks[0].Sin, Looks[0].Cos));
+        for (var i = 1; i < Looks.Length && most < 0; i++)
+            if (Outside(Looks[i].Sin, Looks[i].Cos) is var outside && outside > most)
+                (best, most) = (i, outside);
+        if (most >= 0)
+            return new HalfLoop(wrist, pivot, offset, Tangent(wrist, pivot, offset, Looks[Math.Max(0, best - 1)].Angle, Looks[best].Angle));
+        // Hardly outside, if at all: the interval may lie between two looks.
+        var highest = Highest(
+            angle =>
+            {
+                var (sin, cos) = Math.SinCos(angle);
+                return Outside(sin, cos);
+            },
+            Looks[Math.Max(0, best - 1)].Angle, Looks[Math.Min(Looks.Length - 1, best + 1)].Angle);
+        var (sine, cosine) = Math.SinCos(highest);
+        return Outside(sine, cosine) < -1e-9 ? null : new HalfLoop(wrist, pivot, offset, Tangent(wrist, pivot, offset, Looks[0].Angle, highest));
+    }
 
-        var (below, above) = (lowest, best);
+    // From straight down to straight up.
+    private static readonly (double Angle, double Sin, double Cos)[] Looks = [.. Enumerable.Range(0, 61).Select(i =>
+    {
+        var angle = -Math.PI / 2 + Math.PI * i / 60;
+        return (angle, Math.Sin(angle), Math.Cos(angle));
+    })];
+
+    /// <summary>The normal of the tangent through the pivot, by Newton's rule; halving where that leads out of what is known to hold it.</summary>
+    /// <param name="wrist">The wrist.</param>
+    /// <param name="pivot">The head pivot.</param>
+    /// <param name="offset">How far outside the skin the path runs.</param>
+    /// <param name="below">A normal whose tangent has the pivot inside.</param>
+    /// <param name="above">One, a little further up, whose tangent has it outside.</param>
+    private static double Tangent(WristSection wrist, DrawnPoint pivot, double offset, double below, double above)
+    {
+        var at = (below + above) / 2;
         for (var i = 0; i < 60; i++)
         {
-            var middle = (below + above) / 2;
-            if (Outside(middle) < 0)
-                below = middle;
+            var (sin, cos) = Math.SinCos(at);
+            var support = wrist.Support(sin, cos);
+            var outside = pivot.X * cos + pivot.Y * sin - support - offset;
+            if (outside < 0)
+                below = at;
             else
-                above = middle;
+                above = at;
+            var slope = pivot.Y * cos - pivot.X * sin - (wrist.HalfDepth * wrist.HalfDepth - wrist.HalfWidth * wrist.HalfWidth) * sin * cos / support;
+            var next = at - outside / slope;
+            if (!(next > below && next < above))
+                next = (below + above) / 2;
+            if (Math.Abs(next - at) < 1e-15)
+                return next;
+            at = next;
         }
-        return new HalfLoop(wrist, pivot, offset, above);
+        return above;
     }
 
     /// <summary>The point at a distance along the path, from the pivot at 0 to the lowest point at <see cref="Length"/>.</summary>

@@ -59,23 +59,43 @@ public readonly record struct WristSection(double HalfWidth, double HalfDepth)
 
     /// <summary>
     /// Length of the offset ellipse between two normal directions: the ellipse's own arc plus offset × turn.
-    /// The radius of curvature at a normal direction is a²b²/support³, integrated by Simpson's rule, whose error
-    /// on this smooth curve is far below a nanometre at 256 panels.
+    /// The radius of curvature at a normal direction is a²b²/support³, integrated by Gauss's rule with 20 points for each
+    /// quarter turn at most, whose error on this smooth curve is far below a nanometre.
     /// </summary>
     public double OffsetArc(double from, double to, double offset)
     {
-        const int panels = 256;
         var square = HalfWidth * HalfWidth * HalfDepth * HalfDepth;
-        var width = (to - from) / panels;
+        var pieces = Math.Max(1, (int)Math.Ceiling((to - from) / (Math.PI / 2)));
+        var half = (to - from) / pieces / 2;
         var sum = 0.0;
-        for (var i = 0; i <= panels; i++)
+        for (var piece = 0; piece < pieces; piece++)
         {
-            var support = Support(from + i * width);
-            var weight = i is 0 or panels ? 1 : i % 2 == 1 ? 4 : 2;
-            sum += weight * square / (support * support * support);
+            var middle = from + (2 * piece + 1) * half;
+            foreach (var (at, weight) in GaussPoints)
+            {
+                var (below, above) = (Support(middle - half * at), Support(middle + half * at));
+                sum += weight * (square / (below * below * below) + square / (above * above * above));
+            }
         }
-        return sum * width / 3 + offset * (to - from);
+        return sum * half + offset * (to - from);
     }
+
+    // Zeroes of the Legendre polynomial of degree 20 above nought, and their weights: found by Newton's rule from where they nearly lie.
+    private static readonly (double At, double Weight)[] GaussPoints = [.. Enumerable.Range(1, 10).Select(i =>
+    {
+        const int degree = 20;
+        var x = Math.Cos(Math.PI * (i - 0.25) / (degree + 0.5));
+        var slope = 0.0;
+        for (var round = 0; round < 8; round++)
+        {
+            var (before, value) = (1.0, x);
+            for (var n = 2; n <= degree; n++)
+                (before, value) = (value, ((2 * n - 1) * x * value - (n - 1) * before) / n);
+            slope = degree * (x * value - before) / (x * x - 1);
+            x -= value / slope;
+        }
+        return (x, 2 / ((1 - x * x) * slope * slope));
+    })];
 }
 
 /// <summary>A point of the drawing in millimetres: x to the 6 side, y upward, the wrist's centre at nought.</summary>

@@ -33,13 +33,19 @@ public static class WristServed
         if (NeededLength.Of(low, aspect, head, pivotHeight) is not { } least || needed < least
             || NeededLength.Of(high, aspect, head, pivotHeight) is not { } most || needed > most)
             return null;
+        // It hardly bends, so a straight line from end to end comes close; an end that stays twice is taken for half as far off, so that both close in.
+        var (under, over) = (least - needed, most - needed);
+        bool? wasUnder = null;
         while (high - low > new Length(1))
         {
-            var middle = new Length((low.Micrometres + high.Micrometres) / 2);
-            if (NeededLength.Of(middle, aspect, head, pivotHeight) < needed)
-                low = middle;
+            var between = new Length(Math.Clamp(low.Micrometres + (long)((high - low).Micrometres * under / (under - over)), low.Micrometres + 1, high.Micrometres - 1));
+            var off = (NeededLength.Of(between, aspect, head, pivotHeight) ?? most) - needed;
+            var isUnder = off < 0;
+            if (isUnder)
+                (low, under, over) = (between, off, wasUnder == true ? over / 2 : over);
             else
-                high = middle;
+                (high, over, under) = (between, off, wasUnder == false ? under / 2 : under);
+            wasUnder = isUnder;
         }
         return high;
     }
