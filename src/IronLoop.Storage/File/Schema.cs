@@ -72,7 +72,8 @@ internal sealed partial class Schema
         return tables;
     }
 
-    [GeneratedRegex(@"\w+", RegexOptions.None, Patience)]
+    // What a value is called is no table.
+    [GeneratedRegex(@"(?<![$\w])\w+", RegexOptions.None, Patience)]
     private static partial Regex Words();
 
     // What is replaced is taken out first.

@@ -161,16 +161,23 @@ public static class ModelBook
         var of = edition ?? EditionNamed(work, name, "");
         if (edition is null)
             work.Execute("UPDATE watch SET edition_id = $edition WHERE id = $id", ("$id", watch), ("$edition", of));
-        work.Execute("DELETE FROM model_reading WHERE edition_id = $edition AND piece = $piece", ("$edition", of), ("$piece", watch));
-        foreach (var (figure, readings) in read)
-            Put(work, of, figure, watch, 1, readings.Mean.Micrometres, readings.Mean.Micrometres * readings.Mean.Micrometres, HowHad.Read, by, at);
+        // What it told before and tells still stays as it is: only what is another is written.
+        var told = work.Query("SELECT figure, um, how FROM model_reading WHERE edition_id = $edition AND piece = $piece",
+            row => (Figure: row.Choice<GaugedFigure>("figure"), Um: row.Number("um"), How: row.Choice<HowHad>("how")), ("$edition", of), ("$piece", watch)).ToHashSet();
+        var tells = read.ToDictionary(r => (Figure: r.Key, Um: r.Value.Mean.Micrometres, How: HowHad.Read), r => r.Value);
+        foreach (var (figure, _, _) in told.Where(t => !tells.ContainsKey(t)))
+            work.Execute("DELETE FROM model_reading WHERE edition_id = $edition AND figure = $figure AND piece = $piece", ("$edition", of), ("$figure", figure), ("$piece", watch));
+        foreach (var (figure, um, how) in tells.Keys.Where(t => !told.Contains(t)))
+            Put(work, of, figure, watch, 1, um, um * um, how, by, at);
         // What was taken from the book and not looked at yet says nothing to the book.
         if (figures.Book.Values.Any(b => !b.Confirmed))
             return;
-        var facts = Taught.FactsOf(job);
-        foreach (var fact in Enum.GetValues<ModelFact>().Where(f => !Taught.ByWork.Contains(f) || facts.Any(t => t.Fact == f)))
+        var facts = Taught.FactsOf(job).ToHashSet();
+        var known = work.Query("SELECT fact, value FROM model_fact WHERE edition_id = $edition AND piece = $piece",
+            row => (Fact: row.Choice<ModelFact>("fact"), Value: row.Text("value")), ("$edition", of), ("$piece", watch)).ToHashSet();
+        foreach (var (fact, _) in known.Where(k => !facts.Contains(k) && (!Taught.ByWork.Contains(k.Fact) || facts.Any(t => t.Fact == k.Fact))))
             work.Execute("DELETE FROM model_fact WHERE edition_id = $edition AND fact = $fact AND piece = $piece", ("$edition", of), ("$fact", fact), ("$piece", watch));
-        foreach (var (fact, value) in facts)
+        foreach (var (fact, value) in facts.Where(f => !known.Contains(f)))
             Put(work, of, fact, watch, value);
         foreach (var (group, look) in Taught.JointsOf(job))
             Put(work, of, group, watch, look);

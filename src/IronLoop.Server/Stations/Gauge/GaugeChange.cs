@@ -14,16 +14,13 @@ internal static class GaugeChange
         var file = TheJob.For(work, id, act);
         change(work, file);
         OwnBraceletBand.Refresh(work, file, act, clock);
-        file.MayStay(() => TheJob.Read(work, id)).OrRefuse();
-        Learn(work, id, clock);
+        var after = TheJob.Read(work, id);
+        file.MayStay(() => after).OrRefuse();
+        Learn(work, after, clock);
         work.Commit();
         return GaugeSheetWire.Read(work, TheJob.Read(work, id));
     }
 
     /// <summary>Lets the model book learn from what holds for the job now.</summary>
-    public static void Learn(ShopWork work, long id, TimeProvider clock)
-    {
-        var file = TheJob.Read(work, id);
-        ModelBook.Learn(work, file, work.By ?? file.Job.TakenInBy, clock.GetUtcNow());
-    }
+    public static void Learn(ShopWork work, JobSnapshot file, TimeProvider clock) => ModelBook.Learn(work, file, work.By ?? file.Job.TakenInBy, clock.GetUtcNow());
 }

@@ -86,8 +86,9 @@ internal static class GaugeEndpoints
         var note = Wrists.NoteOf(work, id);
         Wrists.Note(work, id, new WristNote(typed.WornAt ?? note.WornAt, typed.Season ?? note.Season));
         OwnBraceletBand.Refresh(work, file, JobAct.Gauge, clock);
-        file.MayStay(() => TheJob.Read(work, id)).OrRefuse();
-        GaugeChange.Learn(work, id, clock);
+        var after = TheJob.Read(work, id);
+        file.MayStay(() => after).OrRefuse();
+        GaugeChange.Learn(work, after, clock);
         work.Commit();
         return JobWire.Of(TheJob.Read(work, id), clock.Today());
     }
