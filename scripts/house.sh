@@ -55,12 +55,9 @@ compile() {
 build_to_run() {
   (client_packages && in_client npm run --silent build) >.build/client.log 2>&1 &
   local client=$! quickly=(-c Release -clp:NoSummary -p:RunAnalyzers=false -p:EnforceCodeStyleInBuild=false -p:OpenApiGenerateDocuments=false)
-  # They have nothing in common with the server.
-  (dotnet build src/IronLoop.StandIns "${quickly[@]}" --verbosity quiet -p:UseSharedCompilation=false) >.build/stand-ins.log 2>&1 &
-  local standIns=$!
+  compile build src/IronLoop.StandIns "${quickly[@]}" >&2
   compile build src/IronLoop.Server "${quickly[@]}" >&2
   publish_server
-  wait $standIns || { cat .build/stand-ins.log >&2; stop "The stand-ins could not be built."; }
   wait $client || { cat .build/client.log >&2; stop "The client could not be built."; }
   node scripts/third-party.mjs "$server_folder" client
 }
