@@ -56,8 +56,7 @@ build_to_run() {
   (client_packages && in_client npm run --silent build) >.build/client.log 2>&1 &
   local client=$! quickly=(-c Release -clp:NoSummary -p:RunAnalyzers=false -p:EnforceCodeStyleInBuild=false -p:OpenApiGenerateDocuments=false)
   compile build src/IronLoop.StandIns "${quickly[@]}" >&2
-  compile build src/IronLoop.Server "${quickly[@]}" >&2
-  publish_server
+  compile publish src/IronLoop.Server "${quickly[@]}" -o "$server_folder" >&2
   wait $client || { cat .build/client.log >&2; stop "The client could not be built."; }
   node scripts/third-party.mjs "$server_folder" client
 }
