@@ -10,9 +10,9 @@ internal static class House
 {
     public static string Root => Path.GetFullPath(Told("House"));
 
-    public static string Server => Path.Combine(Root, ".build/server/IronLoop.Server.dll");
+    public static string Server => Path.Combine(Root, ".build/server/IronLoop.Server");
 
-    public static string StandIns => Path.Combine(Root, "src/IronLoop.StandIns/bin", Told("Configuration"), "net10.0/IronLoop.StandIns.dll");
+    public static string StandIns => Path.Combine(Root, "src/IronLoop.StandIns/bin", Told("Configuration"), "net10.0/IronLoop.StandIns");
 
     public static string Web => Path.Combine(Root, "client/dist");
 

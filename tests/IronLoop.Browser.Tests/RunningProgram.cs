@@ -7,9 +7,9 @@ namespace IronLoop.Browser.Tests;
 internal static class RunningProgram
 {
     /// <summary>Starts a program and waits for the line that says that it is ready.</summary>
-    public static (Process Process, string Said) Start(IEnumerable<string> words, string ready)
+    public static (Process Process, string Said) Start(string program, IEnumerable<string> words, string ready)
     {
-        var start = new ProcessStartInfo("dotnet") { UseShellExecute = false, RedirectStandardOutput = true, RedirectStandardError = true };
+        var start = new ProcessStartInfo(program) { UseShellExecute = false, RedirectStandardOutput = true, RedirectStandardError = true };
         foreach (var word in words)
             start.ArgumentList.Add(word);
         // Waiting for the line as a task that the output completes: the pipes are then drained for as long as it runs.

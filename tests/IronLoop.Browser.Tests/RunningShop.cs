@@ -10,7 +10,7 @@ public sealed class RunningShop : IDisposable
     private static readonly Lazy<string> DemoFolder = new(() =>
     {
         var folder = Directory.CreateTempSubdirectory("iron-loop-demo-").FullName;
-        var (process, _) = RunningProgram.Start([House.Server, "--port", "0", "--data", folder, "--web", House.Web, "--demo"], "Iron Loop is at ");
+        var (process, _) = RunningProgram.Start(House.Server, ["--port", "0", "--data", folder, "--web", House.Web, "--demo"], "Iron Loop is at ");
         RunningProgram.Stop(process);
         AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(folder, recursive: true);
         return folder;
@@ -59,12 +59,12 @@ public sealed class RunningShop : IDisposable
 
     private (Process Process, string Address) Start(string port)
     {
-        string[] words = [House.Server, "--port", port, "--data", _folder, "--web", House.Web];
+        string[] words = ["--port", port, "--data", _folder, "--web", House.Web];
         if (_demo)
             words = [.. words, "--demo"];
         if (_caliper is not null)
             words = [.. words, "--stand-ins", _caliper.Port.ToString(System.Globalization.CultureInfo.InvariantCulture)];
-        var (process, said) = RunningProgram.Start(words, "Iron Loop is at ");
+        var (process, said) = RunningProgram.Start(House.Server, words, "Iron Loop is at ");
         return (process, said.Split(' ')[4].TrimEnd(',', '.'));
     }
 

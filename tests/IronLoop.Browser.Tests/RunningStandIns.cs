@@ -57,7 +57,7 @@ public sealed class RunningStandIns : IDisposable
     }
 
     private Process Start() =>
-        RunningProgram.Start([House.StandIns, "--port", Port.ToString(CultureInfo.InvariantCulture)], "The stand-in caliper’s line is at").Process;
+        RunningProgram.Start(House.StandIns, ["--port", Port.ToString(CultureInfo.InvariantCulture)], "The stand-in caliper’s line is at").Process;
 
     private static int FreePorts()
     {
