@@ -81,15 +81,23 @@ public sealed class ManyHandsTests
         screen.Go("/jobs/5/size");
         screen.UntilSays("This is the planner’s answer.");
         var planned = screen.Told("position");
-        // Another screen is before with its change by less than it takes to be told of it.
+        // Another screen is before with its change, and what it changed is on its way here: nothing is seen of it before the press.
         screen.RunAsync(
             """
             const done = arguments[arguments.length - 1]
             const first = async () => {
               const { token } = await (await fetch('/api/door')).json()
               const headers = { 'content-type': 'application/json', 'X-Iron-Loop-Token': token, 'If-Match': '*' }
-              await fetch('/api/jobs/5/clasp/keep', { method: 'PUT', headers })
+              const real = window.fetch
+              let arrive
+              const arrives = new Promise((on) => (arrive = on))
+              window.fetch = async (what, how) => {
+                if ((what.method ?? 'GET') === 'GET') await arrives
+                return real(what, how)
+              }
+              await real('/api/jobs/5/clasp/keep', { method: 'PUT', headers })
               ;[...document.querySelectorAll('main button')].find((b) => b.innerText.includes('Looser')).click()
+              setTimeout(arrive)
             }
             first().then(() => done('ok'), (e) => done(String(e)))
             """)!.ToString().ShouldBe("ok");
