@@ -257,7 +257,7 @@ public sealed class DayLists
         var (one, other) = (lists[a], lists[b]);
         var ((firstOne, lastOne), (firstOther, lastOther)) = (Movable(one, MostExchanged), Movable(other, MostExchanged));
         var (endOne, endOther) = (End(a, one, out var lateOne), End(b, other, out var lateOther));
-        var end = Math.Max(endOne, endOther);
+        var (ready, all) = (Math.Max(endOne.Ready, endOther.Ready), Math.Max(endOne.All, endOther.All));
         var blocks = Block.All(other, firstOther, lastOther);
         foreach (var mine in Block.All(one, firstOne, lastOne))
             foreach (var theirs in blocks)
@@ -270,19 +270,24 @@ public sealed class DayLists
             var (mine, theirs) = (one.GetRange(at, size), other.GetRange(from, its));
             var more = mine.Sum(j => j.Minutes) - theirs.Sum(j => j.Minutes);
             // Seen without laying them: the one who gets more would be done too late.
-            if (endOther + more > end || endOne - more > end || mine.Exists(j => !can[j].Contains(b)) || theirs.Exists(j => !can[j].Contains(a)))
+            if (endOther.Ready + more > ready || endOne.Ready - more > ready || mine.Exists(j => !can[j].Contains(b)) || theirs.Exists(j => !can[j].Contains(a)))
                 return false;
             List<DayJob> first = [.. one[..at], .. theirs, .. one[(at + size)..]], second = [.. other[..from], .. mine, .. other[(from + its)..]];
             if (Backward(first) + Backward(second) > Backward(one) + Backward(other))
                 return false;
-            var after = Math.Max(End(a, first, out var thenOne), End(b, second, out var thenOther));
-            if (after > end || thenOne + thenOther > lateOne + lateOther)
+            var (afterOne, afterOther) = (End(a, first, out var thenOne), End(b, second, out var thenOther));
+            if (Math.Max(afterOne.Ready, afterOther.Ready) > ready || Math.Max(afterOne.All, afterOther.All) > all || thenOne + thenOther > lateOne + lateOther)
                 return false;
             (lists[a], lists[b]) = (first, second);
             return true;
         }
 
-        int End(int h, List<DayJob> order, out long late) => Lay(h, order, out late) is { Count: > 0 } pieces ? pieces[^1].To : 0;
+        // What waits for another day ends late whoever does it, so what may begin now is looked at by itself.
+        (int Ready, int All) End(int h, List<DayJob> order, out long late)
+        {
+            var pieces = Lay(h, order, out late);
+            return (pieces.FindLast(p => p.Job.NotBefore <= _now).To, pieces.Count > 0 ? pieces[^1].To : 0);
+        }
     }
 
     private static (int First, int Last) Movable(List<DayJob> order, int most) => (order.Count > 0 && order[0].IsInHand ? 1 : 0, Math.Min(most, order.Count));

@@ -270,6 +270,20 @@ public class KeepingTests(ITestOutputHelper output)
             (Changes(one) + Changes(other), Late(one) + Late(other), Math.Max(one.Sum(j => j.Minutes), other.Sum(j => j.Minutes)), Backward(one) + Backward(other));
     }
 
+    [Fact]
+    public void Work_of_another_day_lets_nobody_be_idle_today_while_somebody_else_goes_on()
+    {
+        // All screws to one would spare a change, but then one is done with today's after half an hour, and the other after an hour and a half.
+        DayHand[] hands = [Hand("a", (0, 240), (MinutesADay, MinutesADay + 240)), Hand("b", (0, 240), (MinutesADay, MinutesADay + 240))];
+        DayJob[] jobs =
+        [
+            Job("a1", 30, 200) with { Tools = "pins" }, Job("b1", 30, 200) with { Tools = "screws" }, Job("a2", 30, 200) with { Tools = "screws" }, Job("b2", 30, 200) with { Tools = "screws" },
+            Job("later", 100, MinutesADay + 240, MinutesADay) with { Tools = "mesh" },
+        ];
+        var lists = DayLists.Of(0, hands, jobs).Lists;
+        lists.Select(l => l.Pieces.Where(p => p.To < MinutesADay).Max(p => p.To)).ShouldBe([60, 60]);
+    }
+
     private static int Changes(IReadOnlyList<DayJob> order) => order.Zip(order.Skip(1)).Count(p => p.First.Tools != p.Second.Tools);
 
     private static int Backward(IReadOnlyList<DayJob> order) => order.Zip(order.Skip(1)).Count(p => p.Second.Due / MinutesADay < p.First.Due / MinutesADay);
